@@ -8,7 +8,7 @@ module Setup
   # What a browser fetches of scripts before a book is shown first, on Weave: as Vite's manifest has it, as gzip.
   class FirstScreen
     MOST_KB = 250
-    PARTS = %w[index.html src/weave/WeaveStep.tsx].freeze
+    PARTS = %w[index.html src/start.tsx src/weave/WeaveStep.tsx].freeze
     BUILT = File.join(FrontEnd::WEB, "dist")
 
     # Says what it comes to; is that little enough?

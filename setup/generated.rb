@@ -17,16 +17,24 @@ module Setup
     DEFAULTS = File.join(FrontEnd::WEB, "src/generated/defaults.ts")
     LIMITS = File.join(FrontEnd::WEB, "src/generated/limits.ts")
     CHOICES = File.join(FrontEnd::WEB, "src/generated/choices.ts")
+    # Of all the others, too: it is read when those are written.
+    CATALOGUE = File.join(FrontEnd::WEB, "src/texts/en.json")
     MATERIALS = File.join(Shell::ROOT, "docs/materials.cdx.json")
 
     # check: writes nothing and says which files are stale. Returns the exit status.
     def run(check: false)
-      stale = files.reject { |file, text| File.file?(file) && File.read(file) == text }
-      stale.each { |file, text| check ? warn("#{file} is stale; run bin/generate.") : write(file, text) }
+      stale = settled(files, check) + settled({CATALOGUE => front_end("catalogue.mjs", "")}, check)
       (check && stale.any?) ? 1 : 0
     end
 
     private
+
+    # Those that were stale.
+    def settled(files, check)
+      stale = files.reject { |file, text| File.file?(file) && File.read(file) == text }
+      stale.each { |file, text| check ? warn("#{file} is stale; run bin/generate.") : write(file, text) }
+      stale.keys
+    end
 
     def files
       declared = JSON.parse(core)

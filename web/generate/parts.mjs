@@ -1,6 +1,7 @@
 // What generators have in common that list something of the parts of the book document by the parts' names.
 import { json } from "node:stream/consumers";
 import { format } from "prettier";
+import { IMPORT, withTexts } from "./shown.mjs";
 
 /** The JSON Schema on standard input. */
 export const readSchema = () => json(process.stdin);
@@ -23,11 +24,14 @@ export function eachMember(schema, tell) {
 
 /** Writes one constant for the front end. about: what it is, in a comment; found: its value. */
 export async function writeConstant(name, about, found) {
+  const json = JSON.stringify(found),
+    value = withTexts(json);
   const text = [
     "// Made by bin/generate out of docs/book.schema.json. Do not edit.",
+    ...(value === json ? [] : ["", IMPORT]),
     "",
     `// ${about}`,
-    `export const ${name} = ${JSON.stringify(found)} as const;`,
+    `export const ${name} = ${value} as const;`,
   ].join("\n");
   process.stdout.write(await format(text, { parser: "typescript", printWidth: 120 }));
 }

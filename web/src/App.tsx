@@ -13,6 +13,7 @@ import { STEPS } from "./frame/steps";
 import { useLookBack } from "./frame/useLookBack";
 import { Guide } from "./guide/Guide";
 import { LookingBack } from "./history/LookingBack";
+import { t } from "./texts/t";
 
 // What comes when it is opened, or when there is nothing else to do.
 const later = (load: () => Promise<{ default: ComponentType }>) => ({ load, View: lazy(load) });
@@ -120,7 +121,7 @@ const SETTLED_MS = 3000;
 function Waiting() {
   return (
     <Box sx={{ display: "grid", placeItems: "center", height: "100%" }}>
-      <CircularProgress aria-label="Loading the book" />
+      <CircularProgress aria-label={t("Loading the book")} />
     </Box>
   );
 }

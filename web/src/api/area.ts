@@ -1,5 +1,6 @@
 import type { AreaPart, Book, Index } from "./types";
 import { count } from "./words";
+import { t } from "../texts/t";
 
 /** The parts of a study area; the id of a layer stands for all of it. */
 export const partsOf = (area: Index["area"]): AreaPart[] => (typeof area === "string" ? [{ layer: area }] : area);
@@ -19,11 +20,13 @@ export function areaInWords(book: Book): string {
     .filter((part) => part.layer)
     .map((part) =>
       part.features
-        ? `${count(part.features.length, "feature")} of ${title(part.layer!)}`
+        ? t("%{value} of %{layer}", { value: count(part.features.length, "feature"), layer: title(part.layer!) })
         : part.when
-          ? `part of ${title(part.layer!)}`
+          ? t("part of %{layer}", { layer: title(part.layer!) })
           : title(part.layer!),
     );
   const list = [...named, ...(drawn ? [count(drawn, "drawn shape")] : [])];
-  return list.length > 1 ? `${list.slice(0, -1).join(", ")} and ${list[list.length - 1]}` : (list[0] ?? "nothing yet");
+  return list.length > 1
+    ? t("%{value} and %{value2}", { value: list.slice(0, -1).join(", "), value2: list[list.length - 1] })
+    : (list[0] ?? t("nothing yet"));
 }

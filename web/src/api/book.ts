@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { createContext, useContext, useEffect } from "react";
 import { get, type Refusal } from "./client";
 import type { Book, BookDocument, Patch } from "./types";
+import { t } from "../texts/t";
 
 /** The book of an id as the server has it, kept fresh. */
 export function useBookQuery(id: number) {
@@ -33,7 +34,7 @@ export const BookContext = createContext<Book | null>(null);
 /** The book that is shown. */
 export function useBook(): Book {
   const book = useContext(BookContext);
-  if (!book) throw new Error("no book here");
+  if (!book) throw new Error(t("no book here"));
   return book;
 }
 
@@ -53,7 +54,7 @@ export const ChangingContext = createContext<Changing | null>(null);
 /** What changes the book that is shown. */
 export function useChange(): Changing {
   const changing = useContext(ChangingContext);
-  if (!changing) throw new Error("nothing to change here");
+  if (!changing) throw new Error(t("nothing to change here"));
   return changing;
 }
 

@@ -1,3 +1,5 @@
+import { t } from "../texts/t";
+
 /** What the server says is wrong: a sentence, and the path of the offending value. */
 export class Refusal extends Error {
   constructor(
@@ -16,12 +18,12 @@ async function answer<T>(response: Response): Promise<T> {
   try {
     body = text ? JSON.parse(text) : null;
   } catch {
-    throw new Refusal("The server answered in a way that could not be read.", undefined, response.status);
+    throw new Refusal(t("The server answered in a way that could not be read."), undefined, response.status);
   }
   if (response.ok) return body as T;
   const refusal = body as { message?: string; path?: string; choices?: { text: string; says: string }[] } | null;
   throw new Refusal(
-    refusal?.message ?? `The server refused (${response.status}).`,
+    refusal?.message ?? t("The server refused (%{status}).", { status: response.status }),
     refusal?.path,
     response.status,
     refusal?.choices,
@@ -47,7 +49,7 @@ async function send(path: string, init?: RequestInit): Promise<Response> {
     return await fetch(path, { ...init, headers: { ...init?.headers, "x-session": SESSION } });
   } catch (error) {
     if (error instanceof DOMException && error.name === "AbortError") throw error;
-    throw new Refusal("The server does not answer; is it still running?");
+    throw new Refusal(t("The server does not answer; is it still running?"));
   }
 }
 

@@ -2,6 +2,7 @@ import type { QueryClient } from "@tanstack/react-query";
 import { get, post, Refusal } from "./client";
 import type { IndexRun } from "./types";
 import { endedAlready } from "./toldElsewhere";
+import { t } from "../texts/t";
 
 const EVERY_MS = 400;
 
@@ -17,7 +18,7 @@ export const wait = (ms: number, signal?: AbortSignal) =>
   });
 
 /** The work that is under way, oldest first: each is shown, and stopped, by itself. */
-export const runsUnderWay = (book: number) => ["index runs", book];
+export const runsUnderWay = (book: number) => [t("index runs"), book];
 
 /**
  * Work on an index that the server does in a job: `answer` of the request where it was short, else what the job came
@@ -41,7 +42,7 @@ export async function settled<T extends object>(
       if (run.state === "done") return (run.answer as T | undefined) ?? null;
       if (run.state === "failed" || run.state === "cancelled")
         throw new Refusal(
-          run.reason ?? "Working out the index was stopped.",
+          run.reason ?? t("Working out the index was stopped."),
           undefined,
           run.state === "cancelled" ? 409 : 422,
         );

@@ -1,5 +1,7 @@
 // Numbers and lengths in words, as the sentences and cards show them.
 
+import { counted, t } from "../texts/t";
+
 const formats = [0, 1, 2, 3].map(
   (most) => new Intl.NumberFormat("en-GB", { minimumFractionDigits: 0, maximumFractionDigits: most }),
 );
@@ -18,16 +20,17 @@ function pair(one: number, other: number): string {
 
 export const ratio = (scale: number) => `1:${number(scale, 3)}`;
 
-export const count = (n: number, one: string, many = `${one}s`) => `${whole(n)} ${n === 1 ? one : many}`;
+/** "1 sheet", "27 sheets" */
+export const count = (n: number, one: string, many = `${one}s`) => counted(n, whole(n), one, many);
 
 /** "A1, B1, C1 and 4 more" */
 export const listed = (names: string[], most: number) =>
-  `${names.slice(0, most).join(", ")}${names.length > most ? ` and ${names.length - most} more` : ""}`;
+  `${names.slice(0, most).join(", ")}${names.length > most ? t(" and %{value} more", { value: names.length - most }) : ""}`;
 
-export const mm = (value: number) => `${fine(value)} mm`;
+export const mm = (value: number) => t("%{value} mm", { value: fine(value) });
 
 /** "314 × 261 mm" */
-export const paperSize = (width: number, height: number) => `${pair(width, height)} mm`;
+export const paperSize = (width: number, height: number) => t("%{value} mm", { value: pair(width, height) });
 
 /** "402 265.1"; most: decimals, where a card shows more of them than the tenth that all have. */
 export const coordinate = (value: number, most = 1) =>
@@ -37,20 +40,24 @@ export const coordinate = (value: number, most = 1) =>
     .replace("-", "−");
 
 export function metres(value: number): string {
-  return value >= 10_000 ? `${fine(value / 1000)} km` : `${fine(value)} m`;
+  return value >= 10_000 ? t("%{value} km", { value: fine(value / 1000) }) : `${fine(value)} m`;
 }
 
 /** "785 × 652 m", both in the unit of the larger. */
 export function groundSize(width: number, height: number): string {
-  return Math.max(width, height) >= 10_000 ? `${pair(width / 1000, height / 1000)} km` : `${pair(width, height)} m`;
+  return Math.max(width, height) >= 10_000
+    ? t("%{value} km", { value: pair(width / 1000, height / 1000) })
+    : `${pair(width, height)} m`;
 }
 
 export function area(m2: number): string {
-  if (m2 >= 1_000_000) return `${fine(m2 / 1_000_000)} km²`;
-  return m2 >= 10_000 ? `${fine(m2 / 10_000)} ha` : `${whole(m2)} m²`;
+  if (m2 >= 1_000_000) return t("%{value} km²", { value: fine(m2 / 1_000_000) });
+  return m2 >= 10_000 ? t("%{value} ha", { value: fine(m2 / 10_000) }) : `${whole(m2)} m²`;
 }
 
 export function bytes(n: number): string {
-  if (n < 1000) return `${whole(n)} bytes`;
-  return n >= 1_000_000 ? `${fine(n / 1_000_000)} MB` : `${whole(n / 1000)} kB`;
+  if (n < 1000) return t("%{whole} bytes", { whole: whole(n) });
+  return n >= 1_000_000
+    ? t("%{value} MB", { value: fine(n / 1_000_000) })
+    : t("%{value} kB", { value: whole(n / 1000) });
 }

@@ -1,6 +1,7 @@
 import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import type { ArrivedLayer } from "../api/types";
+import { t } from "../texts/t";
 
 /** Which columns of a table hold its places; found ones can be put right. */
 export function ColumnChooser({
@@ -33,24 +34,24 @@ export function ColumnChooser({
   return (
     <Box
       role="group"
-      aria-label={`Columns of places of ${layer.title}`}
+      aria-label={t("Columns of places of %{title}", { title: layer.title })}
       sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, mt: 1 }}
     >
       {layer.asks_columns && (
         <Typography sx={{ gridColumn: "1 / -1", fontSize: 13, fontWeight: 600 }}>
-          Which columns hold its places?
+          {t("Which columns hold its places?")}
         </Typography>
       )}
       {text ? (
-        select("Well-known text", "wkt")
+        select(t("Well-known text"), "wkt")
       ) : (
         <>
-          {select("East or lon", "x")}
-          {select("North or lat", "y")}
+          {select(t("East or lon"), "x")}
+          {select(t("North or lat"), "y")}
         </>
       )}
       <Button onClick={() => setColumns(text ? {} : { wkt: "" })} sx={{ justifySelf: "start" }}>
-        {text ? "two columns instead" : "text (WKT) instead"}
+        {text ? t("two columns instead") : t("text (WKT) instead")}
       </Button>
       {changed && (
         <Button
@@ -58,7 +59,7 @@ export function ColumnChooser({
           disabled={!ready}
           onClick={() => void onColumns(columns).catch((error: Error) => setProblem(error.message))}
         >
-          Look again
+          {t("Look again")}
         </Button>
       )}
       {problem && (

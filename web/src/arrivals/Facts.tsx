@@ -1,6 +1,8 @@
 import { Box } from "@mui/material";
 import type { ArrivedLayer } from "../api/types";
 import { count, metres } from "../api/words";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** What a layer of a file holds, in a few lines. */
 export function Facts({
@@ -26,25 +28,30 @@ export function Facts({
       }}
       component="dl"
     >
-      <dt>Features</dt>
+      <dt>{t("Features")}</dt>
       <dd>
         {count(layer.count, "feature")}
         {layer.asks_columns ? "" : `, ${layer.geometry.toLowerCase()}`}
       </dd>
-      <dt>CRS</dt>
-      <dd>{layer.reference_name ?? "not said"}</dd>
+      <dt>{t("CRS")}</dt>
+      <dd>{layer.reference_name ?? t("not said")}</dd>
       {corners && !brief && (
         <>
-          <dt>Extent</dt>
+          <dt>{t("Extent")}</dt>
           <dd>
-            {corners[0]}, {corners[1]} to {corners[2]}, {corners[3]}
-            {distance ? `; ${metres(distance)} from the book’s ground` : ""}
+            {rich(t("<1/>, <2/> to <3/>, <4/><5/>"), {
+              1: corners[0],
+              2: corners[1],
+              3: corners[2],
+              4: corners[3],
+              5: distance ? t("; %{distance} from the book’s ground", { distance: metres(distance) }) : "",
+            })}
           </dd>
         </>
       )}
       {layer.attributes.length > 0 && !brief && (
         <>
-          <dt>Attributes</dt>
+          <dt>{t("Attributes")}</dt>
           <dd>{layer.attributes.map((attribute) => `${attribute.name} (${attribute.type})`).join(", ")}</dd>
         </>
       )}

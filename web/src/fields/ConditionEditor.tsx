@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from "react";
 import { comparison, COMPARISONS, family, fromCql, toCql, type Cql, type Test, type Tests } from "./conditions";
 import { readNumber } from "../numbers/read";
 import type { Attribute } from "../api/useAttributes";
+import { t } from "../texts/t";
 
 interface ConditionEditorProps {
   // What the condition is about, for those who cannot see the place.
@@ -42,11 +43,11 @@ export function ConditionEditor({ about, attributes, condition, onSave }: Condit
   if (!draft) {
     return (
       <Box sx={{ fontSize: 12.5 }}>
-        <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>A condition in CQL2:</Typography>
+        <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>{t("A condition in CQL2:")}</Typography>
         <Box component="pre" sx={{ m: 0, fontSize: 11.5, whiteSpace: "pre-wrap", overflowWrap: "anywhere" }}>
           {JSON.stringify(condition)}
         </Box>
-        <Button onClick={() => void put({ all: true, list: [] })}>Start again</Button>
+        <Button onClick={() => void put({ all: true, list: [] })}>{t("Start again")}</Button>
       </Box>
     );
   }
@@ -56,7 +57,7 @@ export function ConditionEditor({ about, attributes, condition, onSave }: Condit
   return (
     <Box
       role="group"
-      aria-label={`Condition of ${about}`}
+      aria-label={t("Condition of %{about}", { about })}
       sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 0.75 }}
     >
       {draft.list.length > 1 && (
@@ -64,10 +65,10 @@ export function ConditionEditor({ about, attributes, condition, onSave }: Condit
           select
           value={draft.all ? "all" : "any"}
           onChange={(event) => void put({ ...draft, all: event.target.value === "all" })}
-          slotProps={{ htmlInput: { "aria-label": `How the conditions of ${about} combine` } }}
+          slotProps={{ htmlInput: { "aria-label": t("How the conditions of %{about} combine", { about }) } }}
         >
-          <MenuItem value="all">all of these</MenuItem>
-          <MenuItem value="any">any of these</MenuItem>
+          <MenuItem value="all">{t("all of these")}</MenuItem>
+          <MenuItem value="any">{t("any of these")}</MenuItem>
         </TextField>
       )}
       {draft.list.map((test, index) => (
@@ -75,7 +76,7 @@ export function ConditionEditor({ about, attributes, condition, onSave }: Condit
           key={index}
           test={test}
           attributes={attributes}
-          about={`${about}, condition ${index + 1}`}
+          about={t("%{about}, condition %{value}", { about, value: index + 1 })}
           onChange={(patch) => void change(index, patch)}
           onRemove={() => void put({ ...draft, list: draft.list.filter((_, place) => place !== index) })}
         />
@@ -103,7 +104,7 @@ export function ConditionEditor({ about, attributes, condition, onSave }: Condit
             })
           }
         >
-          Condition
+          {t("Condition")}
         </Button>
       )}
     </Box>
@@ -155,7 +156,7 @@ function TestRow({
         select
         value={attribute ? test.attribute : ""}
         onChange={(event) => pick(event.target.value)}
-        slotProps={{ htmlInput: { "aria-label": `Attribute of ${about}` } }}
+        slotProps={{ htmlInput: { "aria-label": t("Attribute of %{about}", { about }) } }}
       >
         {attributes.map((known) => (
           <MenuItem key={known.name} value={known.name}>
@@ -172,7 +173,7 @@ function TestRow({
             ...(comparison(event.target.value).takes === comparison(test.is).takes ? {} : { value: "" }),
           })
         }
-        slotProps={{ htmlInput: { "aria-label": `Comparison of ${about}` } }}
+        slotProps={{ htmlInput: { "aria-label": t("Comparison of %{about}", { about }) } }}
       >
         {fitting.map((known) => (
           <MenuItem key={known.id} value={known.id}>
@@ -180,7 +181,7 @@ function TestRow({
           </MenuItem>
         ))}
       </TextField>
-      <IconButton size="small" aria-label={`Remove ${about}`} onClick={onRemove}>
+      <IconButton size="small" aria-label={t("Remove %{about}", { about })} onClick={onRemove}>
         <RemoveIcon sx={{ fontSize: 16 }} />
       </IconButton>
       {comparison(test.is).takes !== "none" && (
@@ -235,16 +236,16 @@ function ValueField({
           keep();
         }
       }}
-      slotProps={{ htmlInput: { "aria-label": `Value of ${about}` }, formHelperText: { role: "alert" } }}
+      slotProps={{ htmlInput: { "aria-label": t("Value of %{about}", { about }) }, formHelperText: { role: "alert" } }}
     />
   );
 }
 
 function expected(takes: string, numeric: boolean, date: boolean): string {
-  if (takes === "two") return "two numbers, such as 5 – 10";
-  if (takes === "list") return "values with commas between";
-  if (date) return "a date, such as 2026-04-01";
-  return numeric ? "a number" : "text";
+  if (takes === "two") return t("two numbers, such as 5 – 10");
+  if (takes === "list") return t("values with commas between");
+  if (date) return t("a date, such as 2026-04-01");
+  return numeric ? t("a number") : "text";
 }
 
 // "5 – 10", "5-10", "-5 to -3"

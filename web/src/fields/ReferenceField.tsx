@@ -2,6 +2,7 @@ import { Autocomplete, Box, TextField } from "@mui/material";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { get } from "../api/client";
 import type { CrsFound as Found, CrsSuggestion as Suggestion } from "../generated/answers";
+import { t } from "../texts/t";
 
 export type { Suggestion };
 
@@ -17,7 +18,7 @@ export function ReferenceField({
   value,
   onChange,
   suggestions,
-  label = "Coordinate reference system (CRS)",
+  label = t("Coordinate reference system (CRS)"),
   help,
   onPick,
 }: {
@@ -40,11 +41,11 @@ export function ReferenceField({
     code,
     name,
     why: reason,
-    group: "For this ground",
+    group: t("For this ground"),
   }));
   const found: Option[] =
     asked.length >= 2
-      ? (search.data ?? []).map(({ code, name, area }) => ({ code, name, why: area, group: "Found" }))
+      ? (search.data ?? []).map(({ code, name, area }) => ({ code, name, why: area, group: t("Found") }))
       : [];
   // What was asked for comes first; what suits the ground is there without asking.
   const options = [...found, ...fitting.filter((option) => !found.some((known) => known.code === option.code))];

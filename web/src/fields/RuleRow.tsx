@@ -3,6 +3,7 @@ import ArrowUpIcon from "@mui/icons-material/ArrowUpwardOutlined";
 import RemoveIcon from "@mui/icons-material/Remove";
 import { Box, Button, IconButton } from "@mui/material";
 import type { ReactNode } from "react";
+import { t } from "../texts/t";
 
 const small = { fontSize: 15 };
 
@@ -59,7 +60,7 @@ export function RuleRow({
           <IconButton
             size="small"
             sx={{ p: 0.25 }}
-            aria-label={`Move ${name} up`}
+            aria-label={t("Move %{name} up", { name })}
             disabled={index === 0}
             onClick={() => onMove(-1)}
           >
@@ -68,7 +69,7 @@ export function RuleRow({
           <IconButton
             size="small"
             sx={{ p: 0.25 }}
-            aria-label={`Move ${name} down`}
+            aria-label={t("Move %{name} down", { name })}
             disabled={index === count - 1}
             onClick={() => onMove(1)}
           >

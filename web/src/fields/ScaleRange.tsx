@@ -1,6 +1,7 @@
 import { ratio } from "../api/words";
 import { readScale } from "../numbers/read";
 import { Field } from "./Field";
+import { t } from "../texts/t";
 
 export interface ScalesShown {
   largest?: number;
@@ -20,7 +21,7 @@ export function ScaleRange({
 }) {
   const keep = async (end: keyof ScalesShown, text: string) => {
     const scale = text.trim() === "" ? null : readScale(text);
-    if (text.trim() !== "" && (scale === null || scale <= 0)) throw new Error("Enter a scale, such as 1:10,000.");
+    if (text.trim() !== "" && (scale === null || scale <= 0)) throw new Error(t("Enter a scale, such as 1:10,000."));
     const fresh = { ...scales, [end]: scale ?? undefined };
     if (scale === null) delete fresh[end];
     await onSave(Object.keys(fresh).length ? fresh : undefined);
@@ -28,15 +29,15 @@ export function ScaleRange({
   return (
     <>
       <Field
-        label={`Largest scale${of}`}
+        label={t("Largest scale%{of}", { of })}
         value={scales.largest ? ratio(scales.largest) : ""}
-        placeholder="any scale"
+        placeholder={t("any scale")}
         onSave={(text) => keep("largest", text)}
       />
       <Field
-        label={`Smallest scale${of}`}
+        label={t("Smallest scale%{of}", { of })}
         value={scales.smallest ? ratio(scales.smallest) : ""}
-        placeholder="any scale"
+        placeholder={t("any scale")}
         onSave={(text) => keep("smallest", text)}
       />
     </>

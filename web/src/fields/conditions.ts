@@ -2,6 +2,7 @@
 
 import type { Attribute } from "../api/useAttributes";
 import type { Condition } from "../generated/book";
+import { t } from "../texts/t";
 
 export type Cql = Condition;
 type Value = string | number | boolean | string[] | [number, number];
@@ -39,24 +40,24 @@ interface Comparison {
 const ANY: Family[] = ["number", "text", "date", "boolean"];
 
 export const COMPARISONS: Comparison[] = [
-  { id: "=", title: "is", families: ["number", "text", "date"], plain: "=", takes: "one" },
-  { id: "<>", title: "is not", families: ["number", "text", "date"], plain: "<>", takes: "one" },
-  { id: "<", title: "is less than", families: ["number"], plain: "<", takes: "one" },
-  { id: "<=", title: "is at most", families: ["number"], plain: "<=", takes: "one" },
-  { id: ">", title: "is more than", families: ["number"], plain: ">", takes: "one" },
-  { id: ">=", title: "is at least", families: ["number"], plain: ">=", takes: "one" },
-  { id: "between", title: "is between", families: ["number"], takes: "two" },
-  { id: "before", title: "is before", families: ["date"], plain: "<", takes: "one" },
-  { id: "from", title: "is on or after", families: ["date"], plain: ">=", takes: "one" },
-  { id: "starts", title: "begins with", families: ["text"], takes: "one" },
-  { id: "holds", title: "contains", families: ["text"], takes: "one" },
-  { id: "in", title: "is one of", families: ["text"], takes: "list" },
-  { id: "yes", title: "is yes", families: ["boolean"], takes: "none" },
-  { id: "no", title: "is no", families: ["boolean"], takes: "none" },
-  { id: "same", title: "is the sheet’s feature’s", families: ["number", "text", "date"], takes: "one" },
-  { id: "within", title: "is at most, m", families: ["distance"], takes: "one" },
-  { id: "missing", title: "has no value", families: ANY, takes: "none" },
-  { id: "there", title: "has a value", families: ANY, takes: "none" },
+  { id: "=", title: t("is"), families: ["number", "text", "date"], plain: "=", takes: "one" },
+  { id: "<>", title: t("is not"), families: ["number", "text", "date"], plain: "<>", takes: "one" },
+  { id: "<", title: t("is less than"), families: ["number"], plain: "<", takes: "one" },
+  { id: "<=", title: t("is at most"), families: ["number"], plain: "<=", takes: "one" },
+  { id: ">", title: t("is more than"), families: ["number"], plain: ">", takes: "one" },
+  { id: ">=", title: t("is at least"), families: ["number"], plain: ">=", takes: "one" },
+  { id: "between", title: t("is between"), families: ["number"], takes: "two" },
+  { id: "before", title: t("is before"), families: ["date"], plain: "<", takes: "one" },
+  { id: "from", title: t("is on or after"), families: ["date"], plain: ">=", takes: "one" },
+  { id: "starts", title: t("begins with"), families: ["text"], takes: "one" },
+  { id: "holds", title: t("contains"), families: ["text"], takes: "one" },
+  { id: "in", title: t("is one of"), families: ["text"], takes: "list" },
+  { id: "yes", title: t("is yes"), families: ["boolean"], takes: "none" },
+  { id: "no", title: t("is no"), families: ["boolean"], takes: "none" },
+  { id: "same", title: t("is the sheet’s feature’s"), families: ["number", "text", "date"], takes: "one" },
+  { id: "within", title: t("is at most, m"), families: ["distance"], takes: "one" },
+  { id: "missing", title: t("has no value"), families: ANY, takes: "none" },
+  { id: "there", title: t("has a value"), families: ANY, takes: "none" },
 ];
 
 export const comparison = (id: string) => COMPARISONS.find((known) => known.id === id)!;
@@ -176,7 +177,7 @@ export function fromCql(condition: unknown, attributes: Attribute[]): Tests | nu
 /** In words, for a title or a note. */
 export function inWords(condition: unknown, attributes: Attribute[]): string {
   const tests = fromCql(condition, attributes);
-  if (!tests) return "a condition in CQL2";
+  if (!tests) return t("a condition in CQL2");
   return tests.list
     .map((test) =>
       [

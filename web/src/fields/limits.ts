@@ -1,6 +1,7 @@
 import { isPaperUnit, readLengthIn } from "../numbers/lengths";
 import { readIn } from "../numbers/read";
 import { written } from "../numbers/written";
+import { t } from "../texts/t";
 
 // What a number may be, as the schema says it: at least, or more than; at most; whole.
 export interface Limits {
@@ -30,13 +31,21 @@ export function within(number: number, { least, above, most, whole }: Limits): b
 
 /** "Enter a value from 0 to 100 mm."; unit: with the space that it has before it. */
 export function asked({ least, above, most, whole }: Limits, unit = ""): string {
-  const what = whole ? "a whole number" : "a value";
+  const what = whole ? t("a whole number") : t("a value");
   const [low, high] = [least ?? above, most].map((limit) => (limit === undefined ? undefined : written(limit)));
   if (above !== undefined && low !== undefined)
-    return `Enter ${what} greater than ${low}${high === undefined ? "" : `, up to ${high}`}${unit}.`;
-  if (low !== undefined && high !== undefined) return `Enter ${what} from ${low} to ${high}${unit}.`;
-  if (low !== undefined) return `Enter ${what} of at least ${low}${unit}.`;
-  return high === undefined ? `Enter ${what}.` : `Enter ${what} up to ${high}${unit}.`;
+    return t("Enter %{what} greater than %{low}%{value}%{unit}.", {
+      what,
+      low,
+      value: high === undefined ? "" : t(", up to %{high}", { high }),
+      unit,
+    });
+  if (low !== undefined && high !== undefined)
+    return t("Enter %{what} from %{low} to %{high}%{unit}.", { what, low, high, unit });
+  if (low !== undefined) return t("Enter %{what} of at least %{low}%{unit}.", { what, low, unit });
+  return high === undefined
+    ? t("Enter %{what}.", { what })
+    : t("Enter %{what} up to %{high}%{unit}.", { what, high, unit });
 }
 
 /** The number that a text says in a unit, where it is within the limits; else null. */

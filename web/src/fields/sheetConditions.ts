@@ -4,24 +4,25 @@ import { useMemo } from "react";
 import { useBook } from "../api/book";
 import { partsOf } from "../api/area";
 import { useAttributes, type Attribute } from "../api/useAttributes";
+import { t } from "../texts/t";
 
 const OF_SHEET: Attribute[] = [
-  { name: "sheet.name", type: "text", title: "sheet: name" },
-  { name: "sheet.number", type: "integer", title: "sheet: number" },
-  { name: "sheet.row", type: "integer", title: "sheet: row" },
-  { name: "sheet.column", type: "text", title: "sheet: column" },
-  { name: "sheet.scale", type: "real", title: "sheet: scale, 1 to" },
-  { name: "sheet.north", type: "text", title: "sheet: neighbour north" },
-  { name: "sheet.east", type: "text", title: "sheet: neighbour east" },
-  { name: "sheet.south", type: "text", title: "sheet: neighbour south" },
-  { name: "sheet.west", type: "text", title: "sheet: neighbour west" },
+  { name: "sheet.name", type: "text", title: t("sheet: name") },
+  { name: "sheet.number", type: "integer", title: t("sheet: number") },
+  { name: "sheet.row", type: "integer", title: t("sheet: row") },
+  { name: "sheet.column", type: "text", title: t("sheet: column") },
+  { name: "sheet.scale", type: "real", title: t("sheet: scale, 1 to") },
+  { name: "sheet.north", type: "text", title: t("sheet: neighbour north") },
+  { name: "sheet.east", type: "text", title: t("sheet: neighbour east") },
+  { name: "sheet.south", type: "text", title: t("sheet: neighbour south") },
+  { name: "sheet.west", type: "text", title: t("sheet: neighbour west") },
 ];
 
 // Of a feature beside the one that the sheet is of.
 const OF_FEATURES: Attribute[] = [
-  { name: "isSheetFeature", type: "boolean", title: "is the sheet’s feature", asked: true },
-  { name: "touchesSheetFeature", type: "boolean", title: "touches the sheet’s feature", asked: true },
-  { name: "withinSheetFeature", type: "distance", title: "distance from the sheet’s feature", asked: true },
+  { name: "isSheetFeature", type: "boolean", title: t("is the sheet’s feature"), asked: true },
+  { name: "touchesSheetFeature", type: "boolean", title: t("touches the sheet’s feature"), asked: true },
+  { name: "withinSheetFeature", type: "distance", title: t("distance from the sheet’s feature"), asked: true },
 ];
 
 /**
@@ -38,7 +39,7 @@ export function useSheetAttributes(): Attribute[] {
       ...(fields ?? []).map(({ name, type }) => ({
         name: `sheet.feature.${name}`,
         type,
-        title: `sheet’s feature: ${name}`,
+        title: t("sheet’s feature: %{name}", { name }),
       })),
     ],
     [fields],

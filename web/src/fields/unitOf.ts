@@ -1,4 +1,6 @@
-const UNITS = ["mm", "pt", "px", "ppi", "%", "m", "km/h", "× size"];
+import { t } from "../texts/t";
+
+const UNITS = ["mm", "pt", "px", "ppi", "%", "m", "km/h", t("× size")];
 
 /**
  * The unit that a label names behind its last comma, with the space that it has behind a number: "Width, mm" → " mm";

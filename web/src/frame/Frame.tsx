@@ -1,17 +1,19 @@
 import { Box } from "@mui/material";
-import { useMemo, useState, type ReactNode } from "react";
+import { lazy, Suspense, useMemo, useState, type ReactNode } from "react";
 import { useBook, useChange, useChangeState } from "../api/book";
-import { Reprojecting } from "./Reprojecting";
 import { Notice } from "./Notice";
 import { OpenServer } from "./OpenServer";
-import { OutOfStep } from "./OutOfStep";
-import { ShortcutSheet } from "./ShortcutSheet";
 import type { StepId } from "./steps";
 import { Strip } from "./Strip";
 import { TopBar } from "./TopBar";
 import { useSheet } from "./useSheet";
 import { IndexRuns } from "./IndexRuns";
 import { useShortcuts } from "./useShortcuts";
+
+// What is seldom there comes when it is.
+const Reprojecting = lazy(() => import("./Reprojecting").then(({ Reprojecting }) => ({ default: Reprojecting })));
+const OutOfStep = lazy(() => import("./OutOfStep").then(({ OutOfStep }) => ({ default: OutOfStep })));
+const ShortcutSheet = lazy(() => import("./ShortcutSheet").then(({ ShortcutSheet }) => ({ default: ShortcutSheet })));
 
 /** Top bar, the step in the middle, the strip of sheets at the bottom. */
 export function Frame({ step, children }: { step: StepId; children: ReactNode }) {
@@ -36,19 +38,31 @@ export function Frame({ step, children }: { step: StepId; children: ReactNode })
     <Box sx={{ display: "flex", flexDirection: "column", height: "100%", minWidth: 1024 }}>
       <OpenServer />
       <TopBar step={step} onHelp={() => setHelp(true)} />
-      {book.reprojection && <Reprojecting />}
+      {book.reprojection && (
+        <Suspense fallback={null}>
+          <Reprojecting />
+        </Suspense>
+      )}
       <IndexRuns />
       {book.notice && dismissed !== book.notice && (
         <Notice text={book.notice} onClose={() => setDismissed(book.notice)} />
       )}
       {refusal && <Notice text={refusal.message} onClose={clear} />}
       {!refusal && replaced && <Notice kind="warning" text={replaced} onClose={clear} />}
-      {book.index_state.changed.length > 0 && book.cells.length > 0 && <OutOfStep />}
+      {book.index_state.changed.length > 0 && book.cells.length > 0 && (
+        <Suspense fallback={null}>
+          <OutOfStep />
+        </Suspense>
+      )}
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: "flex", flexDirection: "column" }}>
         {children}
       </Box>
       <Strip />
-      <ShortcutSheet open={help} onClose={() => setHelp(false)} />
+      {help && (
+        <Suspense fallback={null}>
+          <ShortcutSheet open onClose={() => setHelp(false)} />
+        </Suspense>
+      )}
     </Box>
   );
 }

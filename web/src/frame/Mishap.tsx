@@ -1,5 +1,6 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Component, type ReactNode } from "react";
+import { t } from "../texts/t";
 
 /** When the page itself fails: say so, and offer the way back. All changes are with the server already. */
 export class Mishap extends Component<{ children: ReactNode }, { failed: boolean }> {
@@ -14,10 +15,10 @@ export class Mishap extends Component<{ children: ReactNode }, { failed: boolean
     return (
       <Box component="main" role="alert" sx={{ display: "grid", placeContent: "center", gap: 2, height: "100%", p: 4 }}>
         <Typography component="h1" variant="h2">
-          This page has failed. Your changes are saved.
+          {t("This page has failed. Your changes are saved.")}
         </Typography>
         <Button variant="contained" onClick={() => window.location.reload()}>
-          Show the book again
+          {t("Show the book again")}
         </Button>
       </Box>
     );

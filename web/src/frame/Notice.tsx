@@ -2,6 +2,7 @@ import CloseIcon from "@mui/icons-material/Close";
 import { Box, IconButton } from "@mui/material";
 import type { ReactNode } from "react";
 import { Banner } from "./Banner";
+import { t } from "../texts/t";
 
 /** A sentence across the page: what is wrong and what to do; with buttons where there is a choice. */
 export function Notice({
@@ -19,7 +20,7 @@ export function Notice({
     <Banner kind={kind} sx={{ color: `${kind}.main`, fontWeight: 600 }}>
       <Box sx={{ flex: 1 }}>{text}</Box>
       {children}
-      <IconButton size="small" aria-label="Close this message" onClick={onClose}>
+      <IconButton size="small" aria-label={t("Close this message")} onClick={onClose}>
         <CloseIcon fontSize="small" />
       </IconButton>
     </Banner>

@@ -5,6 +5,7 @@ import { post } from "../api/client";
 import type { Book } from "../api/types";
 import { count } from "../api/words";
 import { written } from "../numbers/written";
+import { t } from "../texts/t";
 
 /** The book is being drawn in another reference: how far that is; it can be stopped. */
 export function Reprojecting() {
@@ -28,17 +29,20 @@ export function Reprojecting() {
         borderColor: "primary.main",
       }}
     >
-      <Box
-        role="status"
-        sx={{ whiteSpace: "nowrap" }}
-      >{`Drawing the book in ${change.name}: ${written(change.done)} of ${count(change.total, "feature")}`}</Box>
+      <Box role="status" sx={{ whiteSpace: "nowrap" }}>
+        {t("Drawing the book in %{name}: %{done} of %{value}", {
+          name: change.name,
+          done: written(change.done),
+          value: count(change.total, "feature"),
+        })}
+      </Box>
       <LinearProgress
         variant="determinate"
         value={Math.min((100 * change.done) / Math.max(change.total, 1), 100)}
-        aria-label="Changing the CRS"
+        aria-label={t("Changing the CRS")}
         sx={{ flex: 1, height: 6 }}
       />
-      <Button onClick={stop}>Stop</Button>
+      <Button onClick={stop}>{t("Stop")}</Button>
     </Box>
   );
 }

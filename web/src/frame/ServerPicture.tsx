@@ -2,6 +2,7 @@ import { Box, Button, type SxProps } from "@mui/material";
 import { useEffect, useRef, useState, type ReactNode } from "react";
 import { getText } from "../api/client";
 import type { Turns } from "./turns";
+import { t } from "../texts/t";
 
 // What a picture of the server's came to: its address, or why there is none.
 export interface ServerPicture {
@@ -70,7 +71,7 @@ export function DrawnPicture({ picture, sx }: { picture: ServerPicture; sx: SxPr
   if (picture.problem)
     return (
       <Box sx={{ ...sx, display: "grid", placeItems: "center", fontSize: 12, color: "text.secondary" } as SxProps}>
-        Not drawn
+        {t("Not drawn")}
       </Box>
     );
   return (
@@ -102,12 +103,12 @@ export function PictureProblem({
     <Button
       size="small"
       title={picture.problem}
-      aria-label={`Draw ${name} again`}
+      aria-label={t("Draw %{name} again", { name })}
       disabled={picture.asking}
       onClick={picture.again}
       sx={{ minHeight: 24, py: 0, px: 0.75, fontSize: 12 }}
     >
-      Try again
+      {t("Try again")}
     </Button>
   );
   if (small) return button;

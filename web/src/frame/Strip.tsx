@@ -12,6 +12,8 @@ import { DrawnPicture, PictureProblem, useServerPicture } from "./ServerPicture"
 import { SMALL_PICTURES } from "./turns";
 import { useRested } from "./useRested";
 import { useSheet } from "./useSheet";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 const REST_MS = 1000;
 
@@ -90,7 +92,7 @@ export function Strip() {
     >
       {book.cells.length === 0 ? (
         <Typography sx={{ p: 2, color: "text.secondary" }}>
-          No sheets yet. On Weave, say which area to cover.
+          {t("No sheets yet. On Weave, say which area to cover.")}
         </Typography>
       ) : (
         <Box
@@ -126,7 +128,7 @@ export function Strip() {
                   textDecoration: "none",
                 }}
               >
-                {count(away.length, "element")} off the page
+                {rich(t("<1/> off the page"), { 1: count(away.length, "element") })}
               </Box>
             </Item>
           )}
@@ -204,7 +206,7 @@ const toggled = (list: number[], number: number) =>
   list.includes(number) ? list.filter((known) => known !== number) : [...list, number];
 
 // It stayed as it was when the frame or the data changed; it is pinned.
-const marks = (cell: Cell) => [cell.kept && "◆ unchanged · ", cell.pinned && "■ "].filter(Boolean).join("");
+const marks = (cell: Cell) => [cell.kept && t("◆ unchanged · "), cell.pinned && "■ "].filter(Boolean).join("");
 
 interface Dragging {
   onDragStart: () => void;

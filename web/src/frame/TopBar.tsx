@@ -11,6 +11,7 @@ import { useBook, useChange, useChangeState } from "../api/book";
 import { OpenGuide } from "../guide/OpenGuide";
 import { STEPS, type StepId } from "./steps";
 import { useLookBack } from "./useLookBack";
+import { t } from "../texts/t";
 
 /** The bar over every step: the book, the steps, undo and redo, whether all is saved. */
 export function TopBar({ step, onHelp }: { step: StepId; onHelp: () => void }) {
@@ -20,11 +21,11 @@ export function TopBar({ step, onHelp }: { step: StepId; onHelp: () => void }) {
       component="header"
       sx={{ display: "flex", alignItems: "stretch", height: 46, bgcolor: "ink.bar", color: "ink.onBar", flexShrink: 0 }}
     >
-      <Tooltip title="All books">
+      <Tooltip title={t("All books")}>
         <Box
           component={Link}
           to="/books"
-          aria-label="All books"
+          aria-label={t("All books")}
           sx={{ display: "block", "&:focus-visible": { outline: "2px solid #fffdf6", outlineOffset: -3 } }}
         >
           <Box component="img" src="/mark.svg" alt="" sx={{ display: "block", width: 46, height: 46 }} />
@@ -43,8 +44,8 @@ export function TopBar({ step, onHelp }: { step: StepId; onHelp: () => void }) {
       <UndoRedo />
       <SchemeButton />
       <OpenGuide />
-      <Tooltip title="Keys (?)">
-        <IconButton aria-label="Keyboard shortcuts" onClick={onHelp} sx={{ color: "ink.onBar" }}>
+      <Tooltip title={t("Keys (?)")}>
+        <IconButton aria-label={t("Keyboard shortcuts")} onClick={onHelp} sx={{ color: "ink.onBar" }}>
           <KeyboardIcon fontSize="small" />
         </IconButton>
       </Tooltip>
@@ -56,7 +57,7 @@ function Steps({ current }: { current: StepId }) {
   const book = useBook();
   const { search } = useLocation();
   return (
-    <Box component="nav" aria-label="Steps" sx={{ display: "flex" }}>
+    <Box component="nav" aria-label={t("Steps")} sx={{ display: "flex" }}>
       {STEPS.map(({ id, title, note }) => {
         const here = id === current;
         return (
@@ -114,20 +115,20 @@ function UndoRedo() {
             disabled={!book.undo || pending || looking}
             sx={style}
           >
-            Undo
+            {t("Undo")}
           </Button>
         </span>
       </Tooltip>
       <Tooltip title={step("Redo", book.redo)}>
         <span>
-          <IconButton aria-label="Redo" onClick={redo} disabled={!book.redo || pending || looking} sx={style}>
+          <IconButton aria-label={t("Redo")} onClick={redo} disabled={!book.redo || pending || looking} sx={style}>
             <RedoIcon fontSize="small" />
           </IconButton>
         </span>
       </Tooltip>
-      <Tooltip title={open ? "Close the history" : "History: what was changed, and the book as it was"}>
+      <Tooltip title={open ? t("Close the history") : t("History: what was changed, and the book as it was")}>
         <IconButton
-          aria-label="History"
+          aria-label={t("History")}
           aria-pressed={open}
           onClick={() => setOpen(!open)}
           sx={{ ...style, ...(open && { bgcolor: "#ffffff2e" }) }}
@@ -136,22 +137,22 @@ function UndoRedo() {
         </IconButton>
       </Tooltip>
       <Typography role="status" sx={{ fontSize: 13, color: "ink.quiet", ml: 0.5, minWidth: 108 }}>
-        {looking ? "Read only" : pending ? "Saving…" : "All changes saved"}
+        {looking ? t("Read only") : pending ? t("Saving…") : t("All changes saved")}
       </Typography>
     </Box>
   );
 }
 
 const step = (what: "Undo" | "Redo", label: string | null) =>
-  label ? `${what}: ${label}` : `No change of yours to ${what.toLowerCase()}`;
+  label ? `${what}: ${label}` : t("No change of yours to %{toLowerCase}", { toLowerCase: what.toLowerCase() });
 
 function SchemeButton() {
   const { mode, setMode } = useColorScheme();
   const dark = mode === "dark";
   return (
-    <Tooltip title={dark ? "Light" : "Dark"}>
+    <Tooltip title={dark ? t("Light") : t("Dark")}>
       <IconButton
-        aria-label={dark ? "Light colours" : "Dark colours"}
+        aria-label={dark ? t("Light colours") : t("Dark colours")}
         onClick={() => setMode(dark ? "light" : "dark")}
         sx={{ color: "ink.onBar" }}
       >

@@ -10,6 +10,8 @@ import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { limits } from "../generated/limits";
 import { NumberOf } from "../fields/NumberOf";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** What bounds the map; its steps follow a grid of the frame, or are even. */
 export function BorderFields({
@@ -27,14 +29,14 @@ export function BorderFields({
   const steps = border.steps?.mm ? "even" : (border.steps?.grid ?? grids[0]?.id ?? "even");
   return (
     <ColourBeside
-      colour={<Colour label="Colour of the border" value={shown.colour} onSave={(colour) => keep({ colour })} />}
+      colour={<Colour label={t("Colour of the border")} value={shown.colour} onSave={(colour) => keep({ colour })} />}
     >
-      <Choice label="Border" value={kind} choices={borders} onChoose={(chosen) => keep({ kind: chosen })} />
-      <NumberOf label="Line, mm" part="border" of="width_mm" given={shown} onSave={keep} />
-      <NumberOf label="Margin, mm" part="border" of="gap_mm" given={shown} onSave={keep} />
+      <Choice label={t("Border")} value={kind} choices={borders} onChoose={(chosen) => keep({ kind: chosen })} />
+      <NumberOf label={t("Line, mm")} part="border" of="width_mm" given={shown} onSave={keep} />
+      <NumberOf label={t("Margin, mm")} part="border" of="gap_mm" given={shown} onSave={keep} />
       {shown.gap_mm > 0 && (
         <Measured
-          label="Inner line, mm"
+          label={t("Inner line, mm")}
           value={filled(border.inner, defaults.border_inner).width_mm}
           limits={limits.border_inner.width_mm}
           onSave={(width_mm) => keep({ inner: { ...border.inner, width_mm } })}
@@ -42,7 +44,7 @@ export function BorderFields({
       )}
       {kind !== "plain" && (
         <Measured
-          label="Thickness, mm"
+          label={t("Thickness, mm")}
           value={border.thickness_mm ?? (kind === "ticked" ? 1.5 : 2)}
           limits={limits.border.thickness_mm}
           onSave={(thickness_mm) => keep({ thickness_mm })}
@@ -51,15 +53,15 @@ export function BorderFields({
       {kind !== "plain" && (
         <Choice
           wide
-          label="Steps of"
+          label={t("Steps of")}
           value={steps}
-          choices={[...grids.map((grid) => [grid.id, grid.title ?? grid.id] as const), ["even", "even length"]]}
+          choices={[...grids.map((grid) => [grid.id, grid.title ?? grid.id] as const), ["even", t("even length")]]}
           onChoose={(chosen) => keep({ steps: chosen === "even" ? { mm: 20 } : { grid: chosen } })}
         />
       )}
       {kind !== "plain" && steps === "even" && (
         <Measured
-          label="Approximate step, mm"
+          label={t("Approximate step, mm")}
           value={border.steps?.mm ?? 20}
           limits={limits.border_steps.mm}
           onSave={(mm) => keep({ steps: { mm } })}
@@ -67,11 +69,11 @@ export function BorderFields({
       )}
       {kind === "banded" && (
         <Choice
-          label="Rows"
+          label={t("Rows")}
           value={border.rows === 2 ? "2" : "1"}
           choices={[
-            ["1", "one"],
-            ["2", "two"],
+            ["1", t("one")],
+            ["2", t("two")],
           ]}
           onChoose={(rows) => keep({ rows: Number(rows) })}
         />
@@ -80,21 +82,25 @@ export function BorderFields({
         <Box
           sx={{ gridColumn: "1 / -1", display: "flex", flexWrap: "wrap", alignItems: "center", gap: 1, fontSize: 13 }}
         >
-          dark <Colour label="Dark steps" value={border.dark ?? shown.colour} onSave={(dark) => keep({ dark })} />
-          light <Colour label="Light steps" value={shown.light} onSave={(light) => keep({ light })} />
-          <FormControlLabel
-            sx={{ m: 0 }}
-            control={
-              <Checkbox
-                size="small"
-                checked={shown.corner_blocks}
-                onChange={(event) =>
-                  void keep({ corner_blocks: event.target.checked || undefined }).catch(toldElsewhere)
+          {rich(t("dark <1/>light <2/><3/>"), {
+            1: <Colour label={t("Dark steps")} value={border.dark ?? shown.colour} onSave={(dark) => keep({ dark })} />,
+            2: <Colour label={t("Light steps")} value={shown.light} onSave={(light) => keep({ light })} />,
+            3: (
+              <FormControlLabel
+                sx={{ m: 0 }}
+                control={
+                  <Checkbox
+                    size="small"
+                    checked={shown.corner_blocks}
+                    onChange={(event) =>
+                      void keep({ corner_blocks: event.target.checked || undefined }).catch(toldElsewhere)
+                    }
+                  />
                 }
+                label={t("Corner blocks")}
               />
-            }
-            label="Corner blocks"
-          />
+            ),
+          })}
         </Box>
       )}
     </ColourBeside>

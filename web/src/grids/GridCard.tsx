@@ -18,6 +18,8 @@ import { IntervalFields } from "./IntervalFields";
 import { Question } from "./Question";
 import { useGridTrial } from "./useGrids";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 interface GridCardProps {
   frame: GriddedElement;
@@ -71,11 +73,11 @@ export function GridCard({ frame, grid, words, sheet, onSave, onGhost, onBack }:
   const fixed = !!grid.interval;
   const key = book.document.index_layout;
   const other =
-    frame.kind === "index_frame" ? "the sheets" : frame.kind === "map_frame" && key ? "the index sheet" : null;
+    frame.kind === "index_frame" ? t("the sheets") : frame.kind === "map_frame" && key ? t("the index sheet") : null;
   return (
-    <Card help="grid" title={name} note="coordinate grid">
+    <Card help="grid" title={name} note={t("coordinate grid")}>
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 0.5 }}>
-        The frame
+        {t("The frame")}
       </Button>
       <Box aria-live="polite" role="status" sx={{ mb: 1 }}>
         {trial?.isError ? (
@@ -86,7 +88,7 @@ export function GridCard({ frame, grid, words, sheet, onSave, onGhost, onBack }:
           summary && <GridSummary sentence={summary.sentence} warnings={summary.warnings} />
         )}
       </Box>
-      <Field label="Name" value={name} onSave={(title) => keep({ title: title.trim() || undefined })} />
+      <Field label={t("Name")} value={name} onSave={(title) => keep({ title: title.trim() || undefined })} />
       <GridReference
         grid={grid}
         onChoose={async (reference) => {
@@ -117,7 +119,7 @@ export function GridCard({ frame, grid, words, sheet, onSave, onGhost, onBack }:
         />
       )}
 
-      <Heading text="Interval" />
+      <Heading text={t("Interval")} />
       <IntervalFields
         grid={grid}
         draft={draft}
@@ -128,10 +130,10 @@ export function GridCard({ frame, grid, words, sheet, onSave, onGhost, onBack }:
         onSettle={settle}
       />
 
-      <Heading text="Look" />
+      <Heading text={t("Look")} />
       <GridLookFields grid={grid} keep={keep} />
 
-      <Heading text="Labels" />
+      <Heading text={t("Labels")} />
       <GridLabelFields
         labels={grid.labels}
         angles={angles}
@@ -148,20 +150,20 @@ export function GridCard({ frame, grid, words, sheet, onSave, onGhost, onBack }:
               }
             />
           }
-          label="Letters of the 100 km squares"
+          label={t("Letters of the 100 km squares")}
         />
       )}
 
-      <Heading text="Grid" />
+      <Heading text={t("Grid")} />
       <Choice
-        label="Drawn on"
+        label={t("Drawn on")}
         value={shown.drawn_on}
         choices={choices.grid.drawn_on}
         onChoose={(drawn_on) => keep({ drawn_on: drawn_on === "all" ? undefined : drawn_on })}
       />
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1 }}>
         <Button onClick={() => void keep({ hidden: grid.hidden ? undefined : true }).catch(toldElsewhere)}>
-          {grid.hidden ? "Show" : "Hide"}
+          {grid.hidden ? t("Show") : t("Hide")}
         </Button>
         {other && (
           <Button
@@ -169,7 +171,7 @@ export function GridCard({ frame, grid, words, sheet, onSave, onGhost, onBack }:
               void ask(`sheets/${sheet}/grids/copy`, { id: grid.id, frame: frame.id }).catch(toldElsewhere)
             }
           >
-            Copy to {other}
+            {rich(t("Copy to <1/>"), { 1: other })}
           </Button>
         )}
         <Button
@@ -182,7 +184,7 @@ export function GridCard({ frame, grid, words, sheet, onSave, onGhost, onBack }:
             ).catch(toldElsewhere);
           }}
         >
-          Remove
+          {t("Remove")}
         </Button>
       </Box>
     </Card>

@@ -13,6 +13,7 @@ import { SidesField } from "./SidesField";
 import { limits } from "../generated/limits";
 import { NumberOf } from "../fields/NumberOf";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 const DEFAULT: GridLabels = { sides: [], size_pt: 6.5, label_gap_mm: 1.2 };
 
@@ -36,25 +37,27 @@ export function GridLabelFields({
       <SidesField sides={now.sides} onSave={(sides) => onSave(sides.length ? { ...now, sides } : undefined)} />
       {labels && (
         <ColourBeside
-          colour={<Colour label="Colour of the labels" value={shown.colour} onSave={(colour) => keep({ colour })} />}
+          colour={
+            <Colour label={t("Colour of the labels")} value={shown.colour} onSave={(colour) => keep({ colour })} />
+          }
         >
           <Choice
-            label="Position"
+            label={t("Position")}
             value={shown.position}
             choices={choices.grid_labels.position}
             onChoose={(position) => keep({ position })}
           />
-          <NumberOf label="Size, pt" part="grid_labels" of="size_pt" given={shown} onSave={keep} />
+          <NumberOf label={t("Size, pt")} part="grid_labels" of="size_pt" given={shown} onSave={keep} />
           <Choice
-            label="Orientation"
+            label={t("Orientation")}
             wide
             value={shown.orientation}
             choices={choices.grid_labels.orientation}
             onChoose={(orientation) => keep({ orientation })}
           />
-          <NumberOf label="Label gap, mm" part="grid_labels" of="label_gap_mm" given={shown} onSave={keep} />
+          <NumberOf label={t("Label gap, mm")} part="grid_labels" of="label_gap_mm" given={shown} onSave={keep} />
           <Choice
-            label="Typeface"
+            label={t("Typeface")}
             value={shown.face}
             choices={book.faces.map(
               (face) =>
@@ -66,23 +69,23 @@ export function GridLabelFields({
             onChoose={(face) => keep({ face })}
           />
           <Choice
-            label="Label format"
+            label={t("Label format")}
             value={shown.form}
             choices={choices.grid_labels.form}
             onChoose={(form) => keep({ form })}
           />
           {angles ? <AngleFields now={now} keep={keep} /> : <NumberFields now={now} keep={keep} />}
           <Choice
-            label="Decimals"
+            label={t("Decimals")}
             value={now.decimals === undefined ? "auto" : String(now.decimals)}
             choices={[
-              ["auto", "automatic"],
+              ["auto", t("automatic")],
               ...[0, 1, 2, 3, 4, 5, 6].map((places) => [String(places), String(places)] as const),
             ]}
             onChoose={(places) => keep({ decimals: places === "auto" ? undefined : Number(places) })}
           />
           <Choice
-            label="Lines labelled"
+            label={t("Lines labelled")}
             wide
             value={shown.families}
             choices={choices.grid_labels.families}
@@ -91,7 +94,7 @@ export function GridLabelFields({
           <HaloField halo={now.halo} onSave={(halo) => keep({ halo: halo && { colour: "#ffffff", ...halo } })} />
           {inside && (
             <Measured
-              label="Gap in lines, mm"
+              label={t("Gap in lines, mm")}
               value={now.line_gap_mm ?? 0}
               limits={limits.grid_labels.line_gap_mm}
               onSave={(line_gap_mm) => keep({ line_gap_mm: line_gap_mm === 0 ? undefined : line_gap_mm })}
@@ -103,16 +106,16 @@ export function GridLabelFields({
         <Box sx={{ display: "grid", mt: 0.5 }}>
           {angles ? (
             <Ticked
-              label="Leading zeros, as in 007°"
+              label={t("Leading zeros, as in 007°")}
               on={shown.zeros}
               onSave={(zeros) => keep({ zeros: zeros || undefined })}
             />
           ) : (
-            <Ticked label="With the unit" on={shown.unit} onSave={(unit) => keep({ unit: unit || undefined })} />
+            <Ticked label={t("With the unit")} on={shown.unit} onSave={(unit) => keep({ unit: unit || undefined })} />
           )}
           {!inside && (
             <Ticked
-              label="Full coordinates at the frame’s corners"
+              label={t("Full coordinates at the frame’s corners")}
               on={shown.corners}
               onSave={(corners) => keep({ corners: corners || undefined })}
             />
@@ -149,17 +152,17 @@ function AngleFields({ now, keep }: WrittenProps) {
   return (
     <>
       <Choice
-        label="Angle format"
+        label={t("Angle format")}
         value={now.notation ?? "auto"}
-        choices={[["auto", "automatic"], ...choices.grid_labels.notation]}
+        choices={[["auto", t("automatic")], ...choices.grid_labels.notation]}
         onChoose={(notation) => keep({ notation: notation === "auto" ? undefined : notation })}
       />
       <Choice
-        label="Hemisphere"
+        label={t("Hemisphere")}
         value={now.hemisphere ?? "letters"}
         choices={[
           ["letters", "N S E W"],
-          ["signs", "sign"],
+          ["signs", t("sign")],
         ]}
         onChoose={(hemisphere) => keep({ hemisphere })}
       />
@@ -173,17 +176,17 @@ function NumberFields({ now, keep }: WrittenProps) {
   return (
     <>
       <Choice
-        label="Thousands"
+        label={t("Thousands")}
         value={shown.thousands}
         choices={choices.grid_labels.thousands}
         onChoose={(thousands) => keep({ thousands })}
       />
       <Choice
-        label="Direction"
+        label={t("Direction")}
         value={now.hemisphere ?? "signs"}
         choices={[
-          ["signs", "none"],
-          ["letters", "E and N"],
+          ["signs", t("none")],
+          ["letters", t("E and N")],
         ]}
         onChoose={(hemisphere) => keep({ hemisphere })}
       />

@@ -6,6 +6,8 @@ import type { Book, Grid, GriddedElement, Grids } from "../api/types";
 import { useChange } from "../api/book";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { Heading } from "../frame/Card";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 const SIDES = ["top", "right", "bottom", "left"] as const;
 
@@ -36,9 +38,9 @@ export function GridList({
   return (
     <>
       <Box sx={{ display: "flex", alignItems: "baseline", justifyContent: "space-between" }}>
-        <Heading text="Coordinate grids" />
+        <Heading text={t("Coordinate grids")} />
         <Button aria-haspopup="menu" disabled={!grids} onClick={(event) => setAnchor(event.currentTarget)}>
-          Add a grid
+          {t("Add a grid")}
         </Button>
       </Box>
       <Menu
@@ -46,8 +48,8 @@ export function GridList({
         anchorEl={anchor}
         onClose={() => setAnchor(null)}
         slotProps={{
-          list: { dense: true, "aria-label": "Grids for this ground" },
-          paper: { role: "dialog", "aria-label": "Add a grid", sx: { maxWidth: 340 } },
+          list: { dense: true, "aria-label": t("Grids for this ground") },
+          paper: { role: "dialog", "aria-label": t("Add a grid"), sx: { maxWidth: 340 } },
         }}
       >
         {(grids?.presets ?? []).map((preset) => (
@@ -63,10 +65,10 @@ export function GridList({
       </Menu>
       {(frame.grids ?? []).length === 0 && (
         <Box sx={{ fontSize: 13, color: "text.secondary" }}>
-          No grids yet. Add one so that positions can be read from the map.
+          {t("No grids yet. Add one so that positions can be read from the map.")}
         </Box>
       )}
-      <Box component="ul" aria-label="Grids of this frame" sx={{ m: 0, p: 0, listStyle: "none" }}>
+      <Box component="ul" aria-label={t("Grids of this frame")} sx={{ m: 0, p: 0, listStyle: "none" }}>
         {(frame.grids ?? []).map((grid) => {
           const words = grids?.grids.find((known) => known.id === grid.id);
           return (
@@ -76,7 +78,7 @@ export function GridList({
                 sx={{ px: 0, py: 0, color: grid.hidden ? "text.secondary" : undefined }}
               >
                 {grid.title ?? grid.id}
-                {grid.hidden && ", hidden"}
+                {grid.hidden && t(", hidden")}
               </Button>
               {words && !grid.hidden && <GridSummary sentence={words.sentence} warnings={words.warnings} />}
               {words?.wider && !grid.hidden && (
@@ -85,7 +87,7 @@ export function GridList({
                   sx={{ py: 0 }}
                   onClick={() => void onWiden({ ...grid, interval: words.wider }).catch(toldElsewhere)}
                 >
-                  Widen to {[...new Set([words.wider.x, words.wider.y])].join(" by ")}
+                  {rich(t("Widen to <1/>"), { 1: [...new Set([words.wider.x, words.wider.y])].join(" by ") })}
                 </Button>
               )}
             </Box>
@@ -94,19 +96,24 @@ export function GridList({
       </Box>
       {tight.length > 0 && (
         <Box role="alert" sx={{ mt: 1, fontSize: 13, color: "warning.main" }}>
-          Border and labels go beyond the paper:{" "}
-          {tight.map((side) => `${side} by ${grids!.beyond[side].toFixed(1)} mm`).join(", ")}.{" "}
-          <Button
-            color="warning"
-            sx={{ py: 0 }}
-            onClick={() => void ask(`${path}/room`, { frame: frame.id }).catch(toldElsewhere)}
-          >
-            Make the frame smaller
-          </Button>
+          {rich(t("Border and labels go beyond the paper: <1/>. <2/>"), {
+            1: tight
+              .map((side) => t("%{side} by %{toFixed} mm", { side, toFixed: grids!.beyond[side].toFixed(1) }))
+              .join(", "),
+            2: (
+              <Button
+                color="warning"
+                sx={{ py: 0 }}
+                onClick={() => void ask(`${path}/room`, { frame: frame.id }).catch(toldElsewhere)}
+              >
+                {t("Make the frame smaller")}
+              </Button>
+            ),
+          })}
         </Box>
       )}
       {book.cells.length === 0 && sheet !== 0 && (
-        <Box sx={{ fontSize: 13 }}>Generate the index first; a grid is set on a sheet with a map.</Box>
+        <Box sx={{ fontSize: 13 }}>{t("Generate the index first; a grid is set on a sheet with a map.")}</Box>
       )}
     </>
   );
@@ -119,7 +126,7 @@ export function GridSummary({ sentence, warnings }: { sentence: string; warnings
       {!warnings.includes(sentence) && <Box sx={{ color: "text.secondary" }}>{sentence}</Box>}
       {warnings.map((warning) => (
         <Box key={warning} sx={{ color: "warning.main", display: "flex", gap: 0.5, mt: 0.25 }}>
-          <WarningIcon titleAccess="Warning" sx={{ fontSize: 16, mt: "1px" }} />
+          <WarningIcon titleAccess={t("Warning")} sx={{ fontSize: 16, mt: "1px" }} />
           <span>{warning}</span>
         </Box>
       ))}

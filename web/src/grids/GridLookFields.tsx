@@ -11,6 +11,7 @@ import { limits } from "../generated/limits";
 import { percentage } from "../fields/limits";
 import { NumberOf } from "../fields/NumberOf";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 // "2nd", "5th", "11th"
 const ordinal = (n: number) => {
@@ -39,23 +40,23 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
     <ColourBeside
       colour={
         <Colour
-          label={`Colour of ${grid.title ?? grid.id}`}
+          label={t("Colour of %{value}", { value: grid.title ?? grid.id })}
           value={drawn.colour}
           onSave={(colour) => stroke({ colour })}
         />
       }
     >
-      <Choice label="Drawn as" value={look} choices={gridLooks} onChoose={(chosen) => keep({ look: chosen })} />
+      <Choice label={t("Drawn as")} value={look} choices={gridLooks} onChoose={(chosen) => keep({ look: chosen })} />
       {shapes ? (
-        <NumberOf label="Size, mm" part="grid" of="size_mm" given={shown} onSave={keep} />
+        <NumberOf label={t("Size, mm")} part="grid" of="size_mm" given={shown} onSave={keep} />
       ) : (
-        <NumberOf label="Width, mm" part="stroke" of="width_mm" given={drawn} onSave={stroke} />
+        <NumberOf label={t("Width, mm")} part="stroke" of="width_mm" given={drawn} onSave={stroke} />
       )}
-      {look === "crosses" && <NumberOf label="Arms, mm" part="grid" of="arm_mm" given={shown} onSave={keep} />}
-      {look === "ticks" && <NumberOf label="Length, mm" part="grid" of="tick_mm" given={shown} onSave={keep} />}
+      {look === "crosses" && <NumberOf label={t("Arms, mm")} part="grid" of="arm_mm" given={shown} onSave={keep} />}
+      {look === "ticks" && <NumberOf label={t("Length, mm")} part="grid" of="tick_mm" given={shown} onSave={keep} />}
       {look === "ticks" && (
         <Choice
-          label="Ticks lie"
+          label={t("Ticks lie")}
           value={shown.ticks}
           choices={choices.grid.ticks}
           onChoose={(ticks) => keep({ ticks })}
@@ -63,32 +64,32 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
       )}
       {look === "lines" && (
         <Choice
-          label="Dash"
+          label={t("Dash")}
           value={dash}
           choices={[...Object.keys(DASHES), ...(dash === "own" ? ["own"] : [])].map((title) => [title, title] as const)}
           onChoose={(title) => stroke({ dash_mm: DASHES[title] })}
         />
       )}
       <Measured
-        label="Opacity, %"
+        label={t("Opacity, %")}
         value={Math.round(drawn.opacity * 100)}
         limits={percentage}
         onSave={(percent) => stroke({ opacity: percent / 100 })}
       />
       <Choice
-        label="Index lines"
+        label={t("Index lines")}
         value={every ? String(every) : "none"}
         choices={[
-          ["none", "none"],
+          ["none", t("none")],
           ...[...new Set([2, 4, 5, 6, 10, ...(every ? [every] : [])])]
             .sort((a, b) => a - b)
-            .map((n) => [String(n), `every ${ordinal(n)}`] as const),
+            .map((n) => [String(n), t("every %{ordinal}", { ordinal: ordinal(n) })] as const),
         ]}
         onChoose={(n) => keep({ index_lines: n === "none" ? undefined : { ...grid.index_lines, every: Number(n) } })}
       />
       {every && !shapes && (
         <Measured
-          label="Index line width, mm"
+          label={t("Index line width, mm")}
           value={grid.index_lines?.stroke?.width_mm ?? drawn.width_mm * 2}
           limits={limits.stroke.width_mm}
           onSave={(width_mm) => keep({ index_lines: { every, stroke: { ...grid.index_lines?.stroke, width_mm } } })}
@@ -96,7 +97,7 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
       )}
       <HaloField halo={grid.halo} onSave={(halo) => keep({ halo })} />
       <Choice
-        label="Draw order"
+        label={t("Draw order")}
         wide
         value={shown.draw_order}
         choices={choices.grid.draw_order}

@@ -3,12 +3,13 @@ import { useState } from "react";
 import type { Grid } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { ReferenceField } from "../fields/ReferenceField";
+import { t } from "../texts/t";
 
 const KNOWN: readonly (readonly [string, string])[] = [
-  ["book", "the book’s CRS"],
-  ["geographic", "longitude and latitude"],
-  ["utm", "UTM, by zone"],
-  ["other", "another"],
+  ["book", t("the book’s CRS")],
+  ["geographic", t("longitude and latitude")],
+  ["utm", t("UTM, by zone")],
+  ["other", t("another")],
 ];
 
 /** The coordinate reference system of a grid: the book’s, degrees, or another. */
@@ -24,7 +25,7 @@ export function GridReference({ grid, onChoose }: { grid: Grid; onChoose: (refer
   return (
     <Box sx={{ mt: 1, display: "grid", gap: 1 }}>
       <Choice
-        label="CRS"
+        label={t("CRS")}
         value={other ? "other" : grid.crs}
         choices={KNOWN}
         onChoose={async (known) => {
@@ -36,8 +37,8 @@ export function GridReference({ grid, onChoose }: { grid: Grid; onChoose: (refer
         <ReferenceField
           value={text}
           suggestions={[]}
-          label="CRS of the grid"
-          help="name, code or place"
+          label={t("CRS of the grid")}
+          help={t("name, code or place")}
           onChange={setText}
           onPick={(code) => {
             setText(code);

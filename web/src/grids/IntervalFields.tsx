@@ -5,6 +5,8 @@ import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { Tried } from "./Tried";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** Target spacings in mm. */
 export const NARROWEST = 5,
@@ -37,17 +39,17 @@ export function IntervalFields({ grid, draft, words, angles, onDraft, onSave, on
         }}
       >
         <Choice
-          label="Interval"
+          label={t("Interval")}
           value={fixed ? "fixed" : "auto"}
           choices={[
-            ["auto", "automatic"],
-            ["fixed", "fixed"],
+            ["auto", t("automatic")],
+            ["fixed", t("fixed")],
           ]}
           onChoose={(kind) => onSave({ interval: kind === "fixed" ? words?.interval : undefined })}
         />
         {!fixed && (
           <Choice
-            label="One interval for"
+            label={t("One interval for")}
             value={shown.fitted}
             choices={choices.grid.fitted}
             onChoose={(fitted) => onSave({ fitted })}
@@ -58,9 +60,9 @@ export function IntervalFields({ grid, draft, words, angles, onDraft, onSave, on
           (["x", "y"] as const).map((axis) => (
             <Tried
               key={axis}
-              label={axis === "x" ? (angles ? "Longitude" : "East") : angles ? "Latitude" : "North"}
+              label={axis === "x" ? (angles ? t("Longitude") : t("East")) : angles ? t("Latitude") : t("North")}
               value={grid.interval?.[axis] ?? ""}
-              placeholder="automatic"
+              placeholder={t("automatic")}
               onTry={(text) =>
                 onDraft(
                   text === null ? null : { ...grid, interval: { ...grid.interval, [axis]: text.trim() || undefined } },
@@ -73,9 +75,11 @@ export function IntervalFields({ grid, draft, words, angles, onDraft, onSave, on
           (["x", "y"] as const).map((axis) => (
             <Tried
               key={axis}
-              label={`Origin, ${axis === "x" ? (angles ? "longitude" : "easting") : angles ? "latitude" : "northing"}`}
+              label={t("Origin, %{value}", {
+                value: axis === "x" ? (angles ? "longitude" : "easting") : angles ? "latitude" : "northing",
+              })}
               value={grid.origin?.[axis] ?? ""}
-              placeholder={angles ? "0 deg" : "0 m"}
+              placeholder={angles ? t("0 deg") : "0 m"}
               onTry={(text) =>
                 onDraft(
                   text === null ? null : { ...grid, origin: { ...grid.origin, [axis]: text.trim() || undefined } },
@@ -88,7 +92,7 @@ export function IntervalFields({ grid, draft, words, angles, onDraft, onSave, on
       {!fixed && (
         <Box sx={{ display: "flex", alignItems: "center", gap: 2, pl: 1, mt: 1 }}>
           <Slider
-            aria-label="Target spacing, mm"
+            aria-label={t("Target spacing, mm")}
             size="small"
             min={NARROWEST}
             max={WIDEST}
@@ -98,7 +102,7 @@ export function IntervalFields({ grid, draft, words, angles, onDraft, onSave, on
             onChangeCommitted={(_, value) => onSettle(value)}
           />
           <Box sx={{ fontSize: 13, whiteSpace: "nowrap", minWidth: 86 }}>
-            about {draft?.target_mm ?? shown.target_mm} mm
+            {rich(t("about <1/> mm"), { 1: draft?.target_mm ?? shown.target_mm })}
           </Box>
         </Box>
       )}

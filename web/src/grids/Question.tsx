@@ -2,6 +2,8 @@ import { Box, Button } from "@mui/material";
 import type { Grid } from "../api/types";
 import { useGridTrial } from "./useGrids";
 import { NARROWEST, WIDEST } from "./IntervalFields";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** The fixed interval does not fit the reference that was chosen: lengths are not degrees. */
 export function Question({
@@ -33,21 +35,25 @@ export function Question({
   return (
     <Box
       role="alertdialog"
-      aria-label="Which interval?"
+      aria-label={t("Which interval?")}
       sx={{ mt: 1, p: 1, border: 1, borderColor: "warning.main", fontSize: 13.5 }}
     >
-      {was.interval?.x ?? was.interval?.y} does not fit this CRS. Choose an interval:
-      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 0.5 }}>
-        {near && (
-          <Button variant="outlined" onClick={() => onSave({ ...grid, interval: near, origin: undefined })}>
-            {near.x === near.y ? near.x : `${near.x}, ${near.y}`}, about as far apart
-          </Button>
-        )}
-        <Button variant="outlined" onClick={() => onSave(automatic)}>
-          An automatic one
-        </Button>
-        <Button onClick={onDrop}>Cancel</Button>
-      </Box>
+      {rich(t("<1/> does not fit this CRS. Choose an interval:<2/>"), {
+        1: was.interval?.x ?? was.interval?.y,
+        2: (
+          <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 0.5 }}>
+            {near && (
+              <Button variant="outlined" onClick={() => onSave({ ...grid, interval: near, origin: undefined })}>
+                {rich(t("<1/>, about as far apart"), { 1: near.x === near.y ? near.x : `${near.x}, ${near.y}` })}
+              </Button>
+            )}
+            <Button variant="outlined" onClick={() => onSave(automatic)}>
+              {t("An automatic one")}
+            </Button>
+            <Button onClick={onDrop}>{t("Cancel")}</Button>
+          </Box>
+        ),
+      })}
     </Box>
   );
 }

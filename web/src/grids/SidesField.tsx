@@ -1,6 +1,7 @@
 import { Box, Checkbox, FormControlLabel } from "@mui/material";
 import type { Edge } from "../api/types";
 import { toldElsewhere } from "../api/toldElsewhere";
+import { t } from "../texts/t";
 
 const SIDES: Edge[] = ["top", "right", "bottom", "left"];
 
@@ -13,7 +14,7 @@ export function SidesField({
   onSave: (sides: Edge[]) => Promise<unknown>;
 }) {
   return (
-    <Box role="group" aria-label="Labelled sides" sx={{ display: "grid", gridTemplateColumns: "1fr 1fr" }}>
+    <Box role="group" aria-label={t("Labelled sides")} sx={{ display: "grid", gridTemplateColumns: "1fr 1fr" }}>
       {SIDES.map((side) => (
         <FormControlLabel
           key={side}

@@ -16,6 +16,8 @@ import { ConditionEditor } from "../fields/ConditionEditor";
 import { useAttributes, type Attribute } from "../api/useAttributes";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 const NONE: Attribute[] = [];
 
@@ -38,7 +40,7 @@ export function AreaCard({
   const parts = partsOf(book.document.index.area);
   const keep = async (fresh: AreaPart[]) => {
     setProblem(null);
-    if (fresh.length === 0) return setProblem("The study area needs at least one part.");
+    if (fresh.length === 0) return setProblem(t("The study area needs at least one part."));
     await change("Study area", { index: { area: areaOf(fresh) } }).catch((error: Error) => setProblem(error.message));
   };
   const toggle = (layer: Layer) =>
@@ -51,14 +53,14 @@ export function AreaCard({
     change("Study area", { index: { area: areaOf(parts.map((known, place) => (place === index ? part : known))) } });
   const drawn = parts.map((part, index) => ({ part, index })).filter(({ part }) => part.polygon);
   return (
-    <Card help="area" title="Study area" note="what the index covers">
+    <Card help="area" title={t("Study area")} note={t("what the index covers")}>
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
-        All layers
+        {t("All layers")}
       </Button>
       <AreaSize onRings={onRings} />
-      <Field label="Buffer" value={shown.buffer} onSave={(buffer) => change("Buffer", { index: { buffer } })} />
+      <Field label={t("Buffer")} value={shown.buffer} onSave={(buffer) => change("Buffer", { index: { buffer } })} />
       <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>
-        Layers
+        {t("Layers")}
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
         {[...book.document.layers]
@@ -85,7 +87,7 @@ export function AreaCard({
                   <Button
                     onClick={() => void keep(parts.map((known) => (known === part ? { layer: layer.id } : known)))}
                   >
-                    Use all of its features
+                    {t("Use all of its features")}
                   </Button>
                 )}
                 {part && !part.features && (
@@ -96,19 +98,17 @@ export function AreaCard({
           })}
       </Box>
       <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>
-        Drawn by hand
+        {t("Drawn by hand")}
       </Typography>
       {drawn.map(({ part, index }, place) => (
         <Box
           key={index}
           sx={{ display: "flex", alignItems: "center", fontSize: 14, borderBottom: 1, borderColor: "divider" }}
         >
-          <Box sx={{ flex: 1 }}>
-            Shape {place + 1}, {part.polygon!.length} corners
-          </Box>
+          <Box sx={{ flex: 1 }}>{rich(t("Shape <1/>, <2/> corners"), { 1: place + 1, 2: part.polygon!.length })}</Box>
           <IconButton
             size="small"
-            aria-label={`Remove shape ${place + 1}`}
+            aria-label={t("Remove shape %{value}", { value: place + 1 })}
             onClick={() => void keep(parts.filter((_, known) => known !== index))}
           >
             <RemoveIcon sx={{ fontSize: 16 }} />
@@ -118,17 +118,17 @@ export function AreaCard({
       {drawing ? (
         <Box role="status" sx={{ fontSize: 13, my: 0.5 }}>
           {drawing === "rectangle"
-            ? "Click two opposite corners on the map."
-            : "Click each corner; double-click the last."}{" "}
-          <Button onClick={() => onDraw(null)}>Stop</Button>
+            ? t("Click two opposite corners on the map.")
+            : t("Click each corner; double-click the last.")}{" "}
+          <Button onClick={() => onDraw(null)}>{t("Stop")}</Button>
         </Box>
       ) : (
         <Box sx={{ display: "flex", gap: 0.5, mt: 0.5 }}>
           <Button variant="outlined" onClick={() => onDraw("rectangle")}>
-            Draw a rectangle
+            {t("Draw a rectangle")}
           </Button>
           <Button variant="outlined" onClick={() => onDraw("polygon")}>
-            a polygon
+            {t("a polygon")}
           </Button>
         </Box>
       )}
@@ -138,8 +138,9 @@ export function AreaCard({
         </Typography>
       )}
       <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1.5 }}>
-        Selected features: open a layer’s attributes, select rows or click features on the map, and take them as the
-        study area there.
+        {t(
+          "Selected features: open a layer’s attributes, select rows or click features on the map, and take them as the study area there.",
+        )}
       </Typography>
     </Card>
   );
@@ -159,14 +160,18 @@ function PartFilter({
   const attributes = useAttributes(layer.id).data ?? NONE;
   if (!open)
     return attributes.length ? (
-      <Button onClick={() => setOpen(true)} sx={{ ml: 3.5, py: 0 }} aria-label={`only part of it: ${layer.title}`}>
-        only part of it
+      <Button
+        onClick={() => setOpen(true)}
+        sx={{ ml: 3.5, py: 0 }}
+        aria-label={t("only part of it: %{title}", { title: layer.title })}
+      >
+        {t("only part of it")}
       </Button>
     ) : null;
   return (
     <Box sx={{ pl: 4, pb: 1 }}>
       <ConditionEditor
-        about={`the part of ${layer.title}`}
+        about={t("the part of %{title}", { title: layer.title })}
         attributes={attributes}
         condition={part.when}
         onSave={(when) => onSave({ layer: layer.id, ...(when && { when }) })}
@@ -198,12 +203,13 @@ function AreaSize({ onRings }: { onRings: (rings: Ring[]) => void }) {
         measured.error.message
       ) : box ? (
         <>
-          {measured.data!.ground_m2 > 0 ? (
-            <>
-              <b>{areaWords(measured.data!.ground_m2)}</b> on the ground,{" "}
-            </>
-          ) : null}
-          {groundSize(...measured.data!.size_m)} across, buffer included.
+          {rich(t("<1/><2/> across, buffer included."), {
+            1:
+              measured.data!.ground_m2 > 0 ? (
+                <>{rich(t("<1/> on the ground,"), { 1: <b>{areaWords(measured.data!.ground_m2)}</b> })} </>
+              ) : null,
+            2: groundSize(...measured.data!.size_m),
+          })}
         </>
       ) : (
         "…"

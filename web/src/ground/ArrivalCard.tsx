@@ -13,6 +13,8 @@ import { ArrivedPixelsFacts } from "../pixels/ArrivedPixelsFacts";
 import type { Arrivals } from "./arrivals";
 import type { ArrivalPlaces as Places, Place, Ring } from "../generated/answers";
 import { written } from "../numbers/written";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 export type { Ring };
 
@@ -29,18 +31,18 @@ export function ArrivalCard({
   const book = useBook();
   const drop = (
     <Button color="inherit" onClick={() => arrivals.drop(arrival)}>
-      {arrival.state === "ready" ? "Discard" : "Stop"}
+      {arrival.state === "ready" ? t("Discard") : t("Stop")}
     </Button>
   );
   const replaced = arrival.replaces ? book.document.layers.find((layer) => layer.id === arrival.replaces)?.title : null;
   return (
-    <Card help="arrival" title={replaced ? `Fresh data for ${replaced}` : "A file has arrived"}>
+    <Card help="arrival" title={replaced ? t("Fresh data for %{replaced}", { replaced }) : t("A file has arrived")}>
       <Typography sx={{ fontWeight: 700, overflowWrap: "anywhere" }}>{arrival.name}</Typography>
       <Typography sx={{ fontSize: 13, color: "text.secondary", mb: 1.5 }}>{bytes(arrival.bytes)}</Typography>
       {arrival.state === "inspecting" && (
         <>
-          <Typography role="status">{arrival.reason ?? "Looking into it…"}</Typography>
-          <LinearProgress aria-label="Looking into the file" sx={{ my: 1 }} />
+          <Typography role="status">{arrival.reason ?? t("Looking into it…")}</Typography>
+          <LinearProgress aria-label={t("Looking into the file")} sx={{ my: 1 }} />
           {drop}
         </>
       )}
@@ -50,7 +52,7 @@ export function ArrivalCard({
           <LinearProgress
             variant="determinate"
             value={Math.min((100 * arrival.done) / Math.max(arrival.total, 1), 100)}
-            aria-label="Importing the file"
+            aria-label={t("Importing the file")}
             sx={{ my: 1, height: 6 }}
           />
           {drop}
@@ -131,10 +133,10 @@ function Report({
     >
       <Typography sx={{ fontSize: 13.5, mb: 1 }}>
         {only
-          ? "It holds"
+          ? t("It holds")
           : single
-            ? `It holds ${arrival.report.length} layers; choose one:`
-            : `It holds ${arrival.report.length} layers:`}
+            ? t("It holds %{length} layers; choose one:", { length: arrival.report.length })
+            : t("It holds %{length} layers:", { length: arrival.report.length })}
       </Typography>
       {arrival.report.map((layer) => (
         <Box key={layer.name} sx={{ borderTop: 1, borderColor: "divider", py: 1 }}>
@@ -145,7 +147,7 @@ function Report({
                 sx={{ p: 0.5 }}
                 checked={chosen[layer.name] ?? false}
                 onChange={(event) => setChosen({ ...chosen, [layer.name]: event.target.checked })}
-                slotProps={{ input: { "aria-label": `Import ${layer.title}` } }}
+                slotProps={{ input: { "aria-label": t("Import %{title}", { title: layer.title }) } }}
               />
             )}
             {!only && single && (
@@ -155,7 +157,7 @@ function Report({
                 name="layer"
                 checked={chosen[layer.name] ?? false}
                 onChange={() => setChosen({ [layer.name]: true })}
-                slotProps={{ input: { "aria-label": `Take ${layer.title}` } }}
+                slotProps={{ input: { "aria-label": t("Take %{title}", { title: layer.title }) } }}
               />
             )}
             {single ? (
@@ -165,7 +167,7 @@ function Report({
                 fullWidth
                 value={titles[layer.name] ?? ""}
                 onChange={(event) => setTitles({ ...titles, [layer.name]: event.target.value })}
-                slotProps={{ htmlInput: { "aria-label": `Title of ${layer.title}` } }}
+                slotProps={{ htmlInput: { "aria-label": t("Title of %{title}", { title: layer.title }) } }}
               />
             )}
           </Box>
@@ -184,9 +186,9 @@ function Report({
         </Box>
       ))}
       {wanted.some((layer) => !layer.reference) && !lost && (
-        <Box role="radiogroup" aria-label="Where each likely CRS would put it">
+        <Box role="radiogroup" aria-label={t("Where each likely CRS would put it")}>
           <Typography sx={{ fontSize: 13.5, fontWeight: 600 }}>
-            The file does not say its reference. It would lie
+            {t("The file does not say its reference. It would lie")}
           </Typography>
           {likely.map((place) => (
             <Box
@@ -203,20 +205,25 @@ function Report({
                 onChange={() => setReference(place.code)}
               />
               <span>
-                <b>{where(place)}</b> by {place.name}
-                <Box component="span" sx={{ color: "text.secondary" }}>
-                  , {place.reason}
-                </Box>
+                {rich(t("<1/> by <2/><3/>"), {
+                  1: <b>{where(place)}</b>,
+                  2: place.name,
+                  3: (
+                    <Box component="span" sx={{ color: "text.secondary" }}>
+                      , {place.reason}
+                    </Box>
+                  ),
+                })}
               </span>
             </Box>
           ))}
           <ReferenceField
-            label="Another CRS"
+            label={t("Another CRS")}
             value={likely.some((place) => place.code === code) ? "" : code}
             onChange={(text) => {
               if (text !== "") setReference(text);
             }}
-            help="name, code or place"
+            help={t("name, code or place")}
             suggestions={[]}
           />
         </Box>
@@ -232,10 +239,10 @@ function Report({
           variant="contained"
           disabled={lost || wanted.length === 0 || wanted.some((layer) => layer.pixels && !layer.pixels.located)}
         >
-          {single ? "Update the layer" : "Import"}
+          {single ? t("Update the layer") : t("Import")}
         </Button>
         <Button color="inherit" onClick={() => arrivals.drop(arrival)}>
-          Discard
+          {t("Discard")}
         </Button>
       </Box>
     </Box>
@@ -245,14 +252,16 @@ function Report({
 // How far an import is.
 function importing(arrival: Arrival): string {
   const chosen = arrival.report.filter((layer) => layer.count > 0);
-  if (arrival.total === 0) return `${count(arrival.done, "contour")} traced`;
+  if (arrival.total === 0) return t("%{value} traced", { value: count(arrival.done, "contour") });
   return chosen.some((layer) => layer.pixels)
-    ? `${Math.round((100 * arrival.done) / arrival.total)} % of the raster prepared`
-    : `${written(arrival.done)} of ${count(arrival.total, "feature")} imported`;
+    ? t("%{value} % of the raster prepared", { value: Math.round((100 * arrival.done) / arrival.total) })
+    : t("%{done} of %{value} imported", { done: written(arrival.done), value: count(arrival.total, "feature") });
 }
 
 // In words how far from the book's ground something would lie.
 function where(place: Place): string {
   if (place.distance_m === null) return "somewhere";
-  return place.distance_m < 1 ? "on the ground of the book" : `${metres(place.distance_m)} away`;
+  return place.distance_m < 1
+    ? t("on the ground of the book")
+    : t("%{distance_m} away", { distance_m: metres(place.distance_m) });
 }

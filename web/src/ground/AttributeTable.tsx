@@ -12,6 +12,8 @@ import { ConditionEditor } from "../fields/ConditionEditor";
 import type { Attribute } from "../api/useAttributes";
 import { toldElsewhere } from "../api/toldElsewhere";
 import type { Box4, TableRow as Row } from "../generated/answers";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 export type { Box4 };
 
@@ -76,7 +78,7 @@ export function AttributeTable({ layer, attributes, selected, onPicked, onGo, on
   return (
     <Box
       component="section"
-      aria-label={`Attributes of ${layer.title}`}
+      aria-label={t("Attributes of %{title}", { title: layer.title })}
       sx={{
         height: 310,
         flexShrink: 0,
@@ -89,16 +91,16 @@ export function AttributeTable({ layer, attributes, selected, onPicked, onGo, on
     >
       <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, px: 2, py: 0.5 }}>
         <Typography component="h2" sx={{ fontWeight: 700, whiteSpace: "nowrap" }}>
-          {layer.title}, attributes
+          {rich(t("<1/>, attributes"), { 1: layer.title })}
         </Typography>
         <TextField
-          placeholder="Search"
+          placeholder={t("Search")}
           value={search}
           onChange={(event) => {
             setSearch(event.target.value);
             setPaging({ ...paging, page: 0 });
           }}
-          slotProps={{ htmlInput: { "aria-label": "Search the table" } }}
+          slotProps={{ htmlInput: { "aria-label": t("Search the table") } }}
         />
         <Button
           startIcon={<FilterIcon />}
@@ -106,14 +108,14 @@ export function AttributeTable({ layer, attributes, selected, onPicked, onGo, on
           aria-expanded={filtering}
           onClick={() => setFiltering(!filtering)}
         >
-          {filter ? "Filtered" : "Filter"}
+          {filter ? t("Filtered") : t("Filter")}
         </Button>
         {selected.size > 0 && (
           <>
             <Button onClick={() => setOnly(!only)} aria-pressed={only}>
-              {only ? "All rows" : `${count(selected.size, "row")} selected`}
+              {only ? t("All rows") : t("%{value} selected", { value: count(selected.size, "row") })}
             </Button>
-            <Button onClick={cover}>Use as study area</Button>
+            <Button onClick={cover}>{t("Use as study area")}</Button>
             <Button
               color="inherit"
               onClick={() => {
@@ -121,7 +123,7 @@ export function AttributeTable({ layer, attributes, selected, onPicked, onGo, on
                 onPicked(new Map());
               }}
             >
-              Clear selection
+              {t("Clear selection")}
             </Button>
           </>
         )}
@@ -131,7 +133,7 @@ export function AttributeTable({ layer, attributes, selected, onPicked, onGo, on
           </Typography>
         )}
         <Box sx={{ flex: 1 }} />
-        <IconButton size="small" aria-label="Close the table" onClick={onClose}>
+        <IconButton size="small" aria-label={t("Close the table")} onClick={onClose}>
           <CloseIcon fontSize="small" />
         </IconButton>
       </Box>
@@ -141,7 +143,7 @@ export function AttributeTable({ layer, attributes, selected, onPicked, onGo, on
             sx={{ width: 320, flexShrink: 0, overflow: "auto", px: 2, py: 1, borderRight: 1, borderColor: "divider" }}
           >
             <ConditionEditor
-              about="the filter"
+              about={t("the filter")}
               attributes={attributes}
               condition={filter}
               onSave={async (fresh) => {
@@ -172,7 +174,7 @@ export function AttributeTable({ layer, attributes, selected, onPicked, onGo, on
             sortModel={sort}
             onSortModelChange={setSort}
             onRowClick={({ row }) => row.box && onGo(row.box)}
-            aria-label={`Attributes of ${layer.title}`}
+            aria-label={t("Attributes of %{title}", { title: layer.title })}
             sx={{ border: 0, borderRadius: 0 }}
           />
         </Box>

@@ -2,6 +2,8 @@ import { Box, Button, Typography } from "@mui/material";
 import { useBook } from "../api/book";
 import { listed } from "../api/words";
 import { useWrittenFile } from "./useWrittenFile";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /**
  * The book as a file: with everything in an archive, which a job writes, or as one JSON file, which cannot carry
@@ -14,19 +16,19 @@ export function BookFiles() {
   return (
     <Box component="section" aria-labelledby="book-files" sx={{ mt: 2 }}>
       <Box component="h3" id="book-files" sx={{ m: 0, mb: 0.75, fontSize: 14, fontWeight: 600 }}>
-        Export the book
+        {t("Export the book")}
       </Box>
       <Box sx={{ display: "grid", gap: 0.75 }}>
         <Button variant="outlined" fullWidth disabled={writing.isPending} onClick={() => writing.mutate({})}>
-          {writing.isPending ? "Writing…" : "With everything, as a .zip"}
+          {writing.isPending ? t("Writing…") : t("With everything, as a .zip")}
         </Button>
         <Button variant="outlined" fullWidth href={`/api/books/${book.id}/file`}>
-          As one .json file
+          {t("As one .json file")}
         </Button>
       </Box>
       {pixels.length > 0 && (
         <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.75 }}>
-          One .json file carries no pixels: those of {listed(pixels, 4)} stay behind.
+          {rich(t("One .json file carries no pixels: those of <1/> stay behind."), { 1: listed(pixels, 4) })}
         </Box>
       )}
       {writing.error && (

@@ -1,4 +1,5 @@
 import { Box } from "@mui/material";
+import { t } from "../texts/t";
 
 /** What the map shows while files are over it. */
 export function DropHere() {
@@ -20,7 +21,7 @@ export function DropHere() {
         pointerEvents: "none",
       }}
     >
-      Drop data files here
+      {t("Drop data files here")}
     </Box>
   );
 }

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { count } from "../api/words";
 import { Notice } from "../frame/Notice";
 import type { Arrivals } from "./arrivals";
+import { t } from "../texts/t";
 
 /** How the last files fared, until it is read. */
 export function FilesSummary({ arrivals }: { arrivals: Arrivals }) {
@@ -13,8 +14,12 @@ export function FilesSummary({ arrivals }: { arrivals: Arrivals }) {
   if (!arrival) return null;
   const text =
     arrival.state === "failed"
-      ? `${arrival.name} was not imported. ${arrival.reason ?? ""}`
-      : `${arrival.name} was imported. ${arrival.replaces ? "" : `${count(arrival.remarks.length, "warning")}: `}${arrival.remarks.slice(0, 4).join(" ")}`;
+      ? t("%{name} was not imported. %{value}", { name: arrival.name, value: arrival.reason ?? "" })
+      : t("%{name} was imported. %{value}%{value2}", {
+          name: arrival.name,
+          value: arrival.replaces ? "" : `${count(arrival.remarks.length, "warning")}: `,
+          value2: arrival.remarks.slice(0, 4).join(" "),
+        });
   return (
     <Notice
       text={text}

@@ -7,6 +7,8 @@ import { CardValue } from "../statement/CardValue";
 import { EntryValue } from "../statement/EntryValue";
 import { Statement } from "../statement/Statement";
 import { ShiftsInWords } from "./Transformations";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** The ground of the book as a sentence. open: the card that is. */
 export function GroundStatement({ open, onOpen }: { open: string; onOpen: (kind: "reference" | "area") => void }) {
@@ -17,42 +19,55 @@ export function GroundStatement({ open, onOpen }: { open: string; onOpen: (kind:
     <Statement
       answer={
         <>
-          <b>{count(book.layers.length, "layer")}</b> with {count(features, "feature")}
-          {book.ground_m && <> over {groundSize(...book.ground_m)}</>}. {book.distortion?.words}
-          <ShiftsInWords />{" "}
-          {book.distortion?.warnings.map((warning) => (
-            <Warned key={warning} text={warning} />
-          ))}
+          {rich(t("<1/> with <2/><3/>. <4/><5/> <6/>"), {
+            1: <b>{count(book.layers.length, "layer")}</b>,
+            2: count(features, "feature"),
+            3: book.ground_m && <> {rich(t("over <1/>"), { 1: groundSize(...book.ground_m) })}</>,
+            4: book.distortion?.words,
+            5: <ShiftsInWords />,
+            6: book.distortion?.warnings.map((warning) => <Warned key={warning} text={warning} />),
+          })}
         </>
       }
     >
-      The book{" "}
-      <EntryValue
-        label="Title of the book"
-        shown={book.document.title}
-        text={book.document.title}
-        read={nonEmpty}
-        expected="Enter a title."
-        onSave={(title) => change("Title", { title })}
-      />
-      ,{" "}
-      <EntryValue
-        label="Subtitle"
-        shown={book.document.subtitle || "no subtitle"}
-        text={book.document.subtitle ?? ""}
-        read={(text) => text.trim()}
-        expected=""
-        onSave={(subtitle) => change("Subtitle", { subtitle })}
-      />
-      , is drawn in{" "}
-      <CardValue
-        label="CRS"
-        shown={book.reference.name}
-        open={open === "reference"}
-        onOpen={() => onOpen("reference")}
-      />{" "}
-      and covers{" "}
-      <CardValue label="Study area" shown={areaInWords(book)} open={open === "area"} onOpen={() => onOpen("area")} />.
+      {rich(t("The book <1/>, <2/>, is drawn in <3/> and covers <4/>."), {
+        1: (
+          <EntryValue
+            label={t("Title of the book")}
+            shown={book.document.title}
+            text={book.document.title}
+            read={nonEmpty}
+            expected={t("Enter a title.")}
+            onSave={(title) => change("Title", { title })}
+          />
+        ),
+        2: (
+          <EntryValue
+            label={t("Subtitle")}
+            shown={book.document.subtitle || t("no subtitle")}
+            text={book.document.subtitle ?? ""}
+            read={(text) => text.trim()}
+            expected=""
+            onSave={(subtitle) => change("Subtitle", { subtitle })}
+          />
+        ),
+        3: (
+          <CardValue
+            label={t("CRS")}
+            shown={book.reference.name}
+            open={open === "reference"}
+            onOpen={() => onOpen("reference")}
+          />
+        ),
+        4: (
+          <CardValue
+            label={t("Study area")}
+            shown={areaInWords(book)}
+            open={open === "area"}
+            onOpen={() => onOpen("area")}
+          />
+        ),
+      })}
     </Statement>
   );
 }

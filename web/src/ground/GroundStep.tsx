@@ -18,6 +18,8 @@ import { LayerDetails } from "./LayerDetails";
 import { LayerList } from "./LayerList";
 import { ReferenceCard } from "./ReferenceCard";
 import { useArrivals } from "./arrivals";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 type CardShown = { kind: "layers" } | { kind: "layer"; id: string } | { kind: "reference" } | { kind: "area" };
 
@@ -118,15 +120,17 @@ export function GroundStep() {
       {arrivals.asked && (
         <Box
           role="alertdialog"
-          aria-label="Several images"
+          aria-label={t("Several images")}
           sx={{ display: "flex", gap: 1, alignItems: "center", px: 2, py: 1 }}
         >
-          <span>{arrivals.asked.count} images were added at once. Are they tiles of one image?</span>
+          <span>
+            {rich(t("<1/> images were added at once. Are they tiles of one image?"), { 1: arrivals.asked.count })}
+          </span>
           <Button variant="contained" onClick={() => arrivals.asked?.answer(true)}>
-            One layer
+            {t("One layer")}
           </Button>
           <Button variant="outlined" onClick={() => arrivals.asked?.answer(false)}>
-            A layer each
+            {t("A layer each")}
           </Button>
         </Box>
       )}
@@ -142,7 +146,7 @@ export function GroundStep() {
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
           <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
             <GroundMap
-              label="The ground of the book"
+              label={t("The ground of the book")}
               box={place ?? around ?? box}
               marks={marks}
               rings={rings}
@@ -152,7 +156,7 @@ export function GroundStep() {
             />
           </Box>
           {open && table && (
-            <Suspense fallback={<LinearProgress aria-label="Opening the table" />}>
+            <Suspense fallback={<LinearProgress aria-label={t("Opening the table")} />}>
               <AttributeTable
                 key={open.id}
                 layer={open}

@@ -24,6 +24,8 @@ import { PixelDetails } from "./PixelDetails";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { without } from "../fields/without";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
@@ -54,34 +56,36 @@ export function LayerDetails({
     }).then(onBack, () => undefined);
   const unlock = () => void put(`Unlock ${layer.title}`, without(layer, "locked"));
   return (
-    <Card help="layer" title={layer.title} note={info && (layer.raster ? "raster" : count(info.count, "feature"))}>
+    <Card help="layer" title={layer.title} note={info && (layer.raster ? t("raster") : count(info.count, "feature"))}>
       <Box sx={{ display: "flex", justifyContent: "space-between", mb: 1 }}>
         <Button startIcon={<BackIcon />} onClick={onBack}>
-          All layers
+          {t("All layers")}
         </Button>
         {!layer.raster && (
           <Button startIcon={<TableIcon />} onClick={onTable}>
-            Attributes
+            {t("Attributes")}
           </Button>
         )}
       </Box>
       {layer.locked ? (
         <Box sx={{ display: "grid", gap: 1, fontSize: 14 }}>
           <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
-            <LockIcon fontSize="small" /> This layer is locked: it cannot be edited or selected on the map.
+            {rich(t("<1/> This layer is locked: it cannot be edited or selected on the map."), {
+              1: <LockIcon fontSize="small" />,
+            })}
           </Box>
           <Button variant="outlined" onClick={unlock}>
-            Unlock
+            {t("Unlock")}
           </Button>
         </Box>
       ) : (
         <>
           <Box sx={{ display: "grid", gridTemplateColumns: "1fr 110px", gap: 1 }}>
             <Field
-              label="Title"
+              label={t("Title")}
               value={layer.title}
               onSave={async (title) => {
-                if (title.trim() === "") throw new Error("Enter a title.");
+                if (title.trim() === "") throw new Error(t("Enter a title."));
                 await put(`Rename ${layer.title}`, { ...layer, title: title.trim() });
               }}
             />
@@ -91,24 +95,24 @@ export function LayerDetails({
             <PixelDetails layer={layer} info={info} arrivals={arrivals} put={put} />
           ) : (
             <>
-              <Heading text="Symbols" />
+              <Heading text={t("Symbols")} />
               <RuleMaker layer={layer} attributes={attributes} put={put} />
               <Box sx={{ mt: 1 }}>
                 <RuleList layer={layer} info={info} attributes={attributes} put={put} />
               </Box>
-              <Heading text="Labels" />
+              <Heading text={t("Labels")} />
               <LabelRules layer={layer} info={info} attributes={attributes} put={put} />
             </>
           )}
-          <Heading text="Scales and opacity" />
+          <Heading text={t("Scales and opacity")} />
           <Appearance layer={layer} put={put} />
         </>
       )}
-      <Heading text="Data" />
+      <Heading text={t("Data")} />
       <Box sx={{ fontSize: 13, color: "text.secondary", overflowWrap: "anywhere" }}>
         {[
-          info?.name ? `From ${info.name}` : null,
-          layer.raster ? null : `imported in ${shortName(info?.original_reference ?? "")}`,
+          info?.name ? t("From %{name}", { name: info.name }) : null,
+          layer.raster ? null : t("imported in %{value}", { value: shortName(info?.original_reference ?? "") }),
         ]
           .filter(Boolean)
           .join("; ")}
@@ -118,16 +122,16 @@ export function LayerDetails({
       {!layer.locked && (
         <Box sx={{ display: "flex", gap: 1, mt: 3 }}>
           <Button startIcon={<LockIcon />} onClick={() => void put(`Lock ${layer.title}`, { ...layer, locked: true })}>
-            Lock
+            {t("Lock")}
           </Button>
           <Button color="error" onClick={remove} disabled={covers}>
-            Remove from the book
+            {t("Remove from the book")}
           </Button>
         </Box>
       )}
       {covers && !layer.locked && (
         <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>
-          It is part of the study area; take it out of that first.
+          {t("It is part of the study area; take it out of that first.")}
         </Typography>
       )}
     </Card>
@@ -135,7 +139,7 @@ export function LayerDetails({
 }
 
 // A long definition of its own says enough by its first words.
-const shortName = (code: string) => (code.length > 40 ? "a custom CRS" : code);
+const shortName = (code: string) => (code.length > 40 ? t("a custom CRS") : code);
 
 function GroupField({ layer, put }: { layer: Layer; put: Put }) {
   const book = useBook();
@@ -154,7 +158,7 @@ function GroupField({ layer, put }: { layer: Layer; put: Put }) {
       value={layer.group ?? ""}
       onChange={(_, value) => keep(value)}
       onBlur={(event) => keep((event.target as HTMLInputElement).value)}
-      renderInput={(params) => <TextField {...params} label="Group" placeholder="none" />}
+      renderInput={(params) => <TextField {...params} label={t("Group")} placeholder={t("none")} />}
     />
   );
 }
@@ -165,13 +169,13 @@ function UpdateFromFile({ layer, arrivals }: { layer: Layer; arrivals: Arrivals 
     <>
       <FileInput
         ref={input}
-        label={`File with newer data for ${layer.title}`}
+        label={t("File with newer data for %{title}", { title: layer.title })}
         accept={(layer.raster ? [...pixelEndings, ...besideEndings, ".zip"] : dataEndings).join(",")}
         multiple={!!layer.raster}
         onFiles={(files) => arrivals.take(layer.raster ? files : files.slice(0, 1), layer.id)}
       />
       <Button variant="outlined" sx={{ mt: 0.5 }} disabled={arrivals.sending} onClick={() => input.current?.click()}>
-        Update from a file
+        {t("Update from a file")}
       </Button>
     </>
   );
@@ -183,13 +187,13 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
   const book = useBook();
   const design = async (text: string) => {
     const scale = readScale(text);
-    if (scale === null || scale <= 0) throw new Error("Enter a scale, such as 1:2,500.");
+    if (scale === null || scale <= 0) throw new Error(t("Enter a scale, such as 1:2,500."));
     await put(`Design scale of ${layer.title}`, { ...layer, design_scale: scale });
   };
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr)", gap: 1, alignItems: "end" }}>
       <Percent
-        label="Layer opacity, %"
+        label={t("Layer opacity, %")}
         value={shown.opacity}
         onSave={(opacity) =>
           put(`Opacity of ${layer.title}`, opacity === 1 ? without(layer, "opacity") : { ...layer, opacity })
@@ -209,7 +213,7 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
         <>
           <TextField
             select
-            label="Sizes"
+            label={t("Sizes")}
             value={layer.design_scale ? "ground" : (layer.sizes ?? "book")}
             onChange={(event) => {
               const rest = without(without(layer, "design_scale"), "sizes");
@@ -225,14 +229,14 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
           >
             <MenuItem value="book">
               {book.document.design_scale
-                ? `as the book: ${ratio(book.document.design_scale)}`
-                : "as the book (fixed on paper)"}
+                ? t("as the book: %{design_scale}", { design_scale: ratio(book.document.design_scale) })
+                : t("as the book (fixed on paper)")}
             </MenuItem>
-            <MenuItem value="paper">fixed on paper</MenuItem>
-            <MenuItem value="ground">of its own scale</MenuItem>
+            <MenuItem value="paper">{t("fixed on paper")}</MenuItem>
+            <MenuItem value="ground">{t("of its own scale")}</MenuItem>
           </TextField>
           {layer.design_scale ? (
-            <Field label="Sizes correct at" value={ratio(layer.design_scale)} onSave={design} />
+            <Field label={t("Sizes correct at")} value={ratio(layer.design_scale)} onSave={design} />
           ) : (
             <span />
           )}

@@ -15,6 +15,8 @@ import { LayerRow } from "./LayerRow";
 import { Looks } from "./Looks";
 import { TilesForm } from "./TilesForm";
 import type { Arrivals } from "./arrivals";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** All layers, the top one first, with their groups as headings. */
 export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (id: string) => void }) {
@@ -50,10 +52,10 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
       layers.map((known) => (known.group === group ? { ...known, visible } : known)),
     );
   return (
-    <Card help="layers" title="Layers" note="top first">
+    <Card help="layers" title={t("Layers")} note={t("top first")}>
       <FileInput
         ref={input}
-        label="Data files"
+        label={t("Data files")}
         accept={[...dataEndings, ...pixelEndings, ...besideEndings].join(",")}
         multiple
         onFiles={(files) => arrivals.take(files)}
@@ -65,13 +67,13 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
         disabled={arrivals.sending}
         onClick={() => input.current?.click()}
       >
-        {arrivals.sending ? "Sending…" : "Import data"}
+        {arrivals.sending ? t("Sending…") : t("Import data")}
       </Button>
       {adding ? (
         <TilesForm onDone={() => setAdding(false)} />
       ) : (
         <Button fullWidth sx={{ mb: 1 }} onClick={() => setAdding(true)}>
-          Add background tiles
+          {t("Add background tiles")}
         </Button>
       )}
       <Looks />
@@ -91,7 +93,7 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
                     indeterminate={members.some((known) => known.visible) && !members.every((known) => known.visible)}
                     disabled={pending}
                     onChange={(event) => toggleGroup(layer.group!, event.target.checked)}
-                    slotProps={{ input: { "aria-label": `Show the group ${layer.group}` } }}
+                    slotProps={{ input: { "aria-label": t("Show the group %{group}", { group: layer.group }) } }}
                   />
                   {layer.group}
                 </Box>
@@ -109,23 +111,24 @@ export function LayerList({ arrivals, onPick }: { arrivals: Arrivals; onPick: (i
         })}
       </Box>
       <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
-        or drop files on the map: {[...dataFormats, ...pixelFormats].join(", ")}. You see what is in them before
-        anything is saved.
+        {rich(t("or drop files on the map: <1/>. You see what is in them before anything is saved."), {
+          1: [...dataFormats, ...pixelFormats].join(", "),
+        })}
       </Box>
       <Box sx={{ mt: 1.5 }}>
         <Field
-          label="Design scale of all layers"
+          label={t("Design scale of all layers")}
           value={book.document.design_scale ? ratio(book.document.design_scale) : ""}
-          placeholder="fixed on paper"
+          placeholder={t("fixed on paper")}
           onSave={async (text) => {
             const scale = text.trim() === "" ? null : readScale(text);
             if (text.trim() !== "" && (scale === null || scale <= 0))
-              throw new Error("Enter a scale, such as 1:2,500.");
+              throw new Error(t("Enter a scale, such as 1:2,500."));
             await change("Design scale", { design_scale: scale } as never);
           }}
         />
         <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
-          Symbols and labels then grow and shrink with the ground at other scales.
+          {t("Symbols and labels then grow and shrink with the ground at other scales.")}
         </Box>
       </Box>
       <BookFiles />

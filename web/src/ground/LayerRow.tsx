@@ -10,6 +10,7 @@ import { defaults } from "../generated/defaults";
 import { layerKinds } from "../generated/kinds";
 import { sizeOf } from "../pixels/words";
 import { Swatch } from "../symbols/Swatch";
+import { t } from "../texts/t";
 
 interface LayerRowProps {
   layer: Layer;
@@ -65,7 +66,7 @@ export function LayerRow({ layer, dragged, onDragged, onReorder, onToggle, onPic
         checked={layer.visible}
         onChange={() => onToggle(layer.id)}
         disabled={pending}
-        slotProps={{ input: { "aria-label": `Show ${layer.title}` } }}
+        slotProps={{ input: { "aria-label": t("Show %{title}", { title: layer.title }) } }}
         sx={{ p: 0.5 }}
       />
       <Box sx={{ opacity: layer.visible ? 1 : 0.5, display: "flex" }}>
@@ -111,13 +112,13 @@ export function LayerRow({ layer, dragged, onDragged, onReorder, onToggle, onPic
         </Box>
         <Box sx={{ fontSize: 12, color: "text.secondary" }}>{describe(layer, book)}</Box>
       </Box>
-      {layer.locked && <LockIcon titleAccess="locked" sx={{ fontSize: 15, color: "text.secondary" }} />}
-      <Tooltip title="Up">
+      {layer.locked && <LockIcon titleAccess={t("locked")} sx={{ fontSize: 15, color: "text.secondary" }} />}
+      <Tooltip title={t("Up")}>
         <span>
           <IconButton
             size="small"
             sx={{ p: 0.25 }}
-            aria-label={`Move ${layer.title} up`}
+            aria-label={t("Move %{title} up", { title: layer.title })}
             disabled={pending || layer === layers[layers.length - 1]}
             onClick={() => onReorder(layer.id, layers.indexOf(layer) + 1)}
           >
@@ -125,12 +126,12 @@ export function LayerRow({ layer, dragged, onDragged, onReorder, onToggle, onPic
           </IconButton>
         </span>
       </Tooltip>
-      <Tooltip title="Down">
+      <Tooltip title={t("Down")}>
         <span>
           <IconButton
             size="small"
             sx={{ p: 0.25 }}
-            aria-label={`Move ${layer.title} down`}
+            aria-label={t("Move %{title} down", { title: layer.title })}
             disabled={pending || layer === layers[0]}
             onClick={() => onReorder(layer.id, layers.indexOf(layer) - 1)}
           >
@@ -161,19 +162,22 @@ const NOUNS = Object.fromEntries(layerKinds) as Record<LayerKind, string>;
 function describe(layer: Layer, book: Book) {
   const info = book.layers.find((known) => known.id === layer.id);
   if (!info) return "";
-  const area = partsOf(book.document.index.area).some((part) => part.layer === layer.id) ? "study area" : null;
+  const area = partsOf(book.document.index.area).some((part) => part.layer === layer.id) ? t("study area") : null;
   const scales = layer.visible_scales;
   const range = scales
-    ? [scales.largest && `from ${ratio(scales.largest)}`, scales.smallest && `to ${ratio(scales.smallest)}`]
+    ? [
+        scales.largest && t("from %{largest}", { largest: ratio(scales.largest) }),
+        scales.smallest && t("to %{smallest}", { smallest: ratio(scales.smallest) }),
+      ]
         .filter(Boolean)
         .join(" ")
     : null;
   const what = layer.tiles
-    ? "background tiles"
+    ? t("background tiles")
     : info.kind === "pixels"
       ? info.pixels
         ? sizeOf(info.pixels.width, info.pixels.height, info.pixels.pixel_m)
-        : "no raster yet"
+        : t("no raster yet")
       : count(info.count, NOUNS[info.kind]);
   return [what, area, range].filter(Boolean).join(", ");
 }

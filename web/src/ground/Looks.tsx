@@ -4,6 +4,7 @@ import { useBook, useChange } from "../api/book";
 import type { Layer, MapLook } from "../api/types";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { Field } from "../fields/Field";
+import { t } from "../texts/t";
 
 type Entry = MapLook["layers"][number];
 
@@ -72,18 +73,18 @@ export function Looks() {
   return (
     <Box sx={{ display: "flex", gap: 1, mb: 1, alignItems: "flex-start" }}>
       {naming ? (
-        <Field label="Name of the look" value="" onSave={save} />
+        <Field label={t("Name of the look")} value="" onSave={save} />
       ) : (
         <TextField
           select
           fullWidth
-          label="Look"
+          label={t("Look")}
           value={present?.title ?? ""}
           onChange={(event) => use(event.target.value)}
           slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
         >
           <MenuItem value="" disabled>
-            as chosen below
+            {t("as chosen below")}
           </MenuItem>
           {looks.map((look) => (
             <MenuItem key={look.title} value={look.title}>
@@ -94,7 +95,7 @@ export function Looks() {
       )}
       {!naming && !present && (
         <Button variant="outlined" onClick={() => setNaming(true)}>
-          Save
+          {t("Save")}
         </Button>
       )}
       {!naming && present && (
@@ -106,7 +107,7 @@ export function Looks() {
             }).catch(toldElsewhere)
           }
         >
-          Delete
+          {t("Delete")}
         </Button>
       )}
     </Box>

@@ -11,6 +11,7 @@ import { ppiAt, sizeOf } from "../pixels/words";
 import { TilesDetails } from "./TilesDetails";
 import type { Arrivals } from "./arrivals";
 import { limits } from "../generated/limits";
+import { t } from "../texts/t";
 
 /** What is particular to a layer of pixels: its look, what it comes to on paper, contours from its heights. */
 export function PixelDetails({
@@ -30,7 +31,7 @@ export function PixelDetails({
   if (!pixels)
     return (
       <Typography role="status" sx={{ fontSize: 14, mt: 1 }}>
-        The pixels of this layer did not come with the book. Update it from their file.
+        {t("The pixels of this layer did not come with the book. Update it from their file.")}
       </Typography>
     );
   if (layer.tiles) return <TilesDetails layer={layer} pixels={pixels} put={put} />;
@@ -42,20 +43,24 @@ export function PixelDetails({
       <Typography sx={{ fontSize: 13, color: "text.secondary", mt: 1 }}>
         {sizeOf(pixels.width, pixels.height, pixels.pixel_m)}, {pixels.crs_name}.{" "}
         {own < resolution
-          ? `Effective ${own} ppi at ${ratio(scale)}, fewer than the book’s ${resolution}.`
-          : `${own} ppi at ${ratio(scale)}, drawn with the book’s ${resolution}.`}
+          ? t("Effective %{own} ppi at %{scale}, fewer than the book’s %{resolution}.", {
+              own,
+              scale: ratio(scale),
+              resolution,
+            })
+          : t("%{own} ppi at %{scale}, drawn with the book’s %{resolution}.", { own, scale: ratio(scale), resolution })}
       </Typography>
       <Measured
-        label="The book’s resolution, ppi"
+        label={t("The book’s resolution, ppi")}
         value={resolution}
         limits={limits.book.resolution_ppi}
         onSave={(ppi) => change("Resolution", { resolution_ppi: Math.round(ppi) })}
       />
-      <Heading text="Look" />
+      <Heading text={t("Look")} />
       <LookFields layer={layer} pixels={pixels} put={put} />
       {pixels.kind === "values" && (
         <>
-          <Heading text="Contours" />
+          <Heading text={t("Contours")} />
           <ContoursForm
             unit={pixels.unit ?? "m"}
             onTrace={(wanted) =>

@@ -16,6 +16,7 @@ import { Transformations } from "./Transformations";
 import type { CrsLook as Look, SavedCrs as KeptReference } from "../generated/answers";
 import { readIn } from "../numbers/read";
 import { written } from "../numbers/written";
+import { t } from "../texts/t";
 
 interface Tune {
   values: Record<string, number>;
@@ -41,11 +42,11 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
     staleTime: Infinity,
   });
   const kept = useQuery({
-    queryKey: ["saved CRSs"],
+    queryKey: [t("saved CRSs")],
     queryFn: ({ signal }) => get<KeptReference[]>("/api/references/kept", signal),
   });
   const look = useQuery<Look, Refusal>({
-    queryKey: ["reference look", book.id, book.revision, definition, tune],
+    queryKey: [t("reference look"), book.id, book.revision, definition, tune],
     queryFn: ({ signal }) =>
       post<Look>(`/api/books/${book.id}/reference/look`, { definition, ...(tune && { tune }) }, { signal }),
     placeholderData: keepPreviousData,
@@ -69,32 +70,34 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
     );
   const keepIt = () =>
     post("/api/references/kept", { name: found!.name, definition: found!.definition }).then(
-      () => client.invalidateQueries({ queryKey: ["saved CRSs"] }),
+      () => client.invalidateQueries({ queryKey: [t("saved CRSs")] }),
       (error: Error) => setProblem(error.message),
     );
   const drop = (id: number) =>
     post(`/api/references/kept/${id}`, {}, { method: "DELETE" }).then(() =>
-      client.invalidateQueries({ queryKey: ["saved CRSs"] }),
+      client.invalidateQueries({ queryKey: [t("saved CRSs")] }),
     );
   return (
-    <Card help="crs" title="CRS" note="the book’s coordinate reference system">
+    <Card help="crs" title={t("CRS")} note={t("the book’s coordinate reference system")}>
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 0.5 }}>
-        All layers
+        {t("All layers")}
       </Button>
       <ReferenceField
         value={text}
         suggestions={suggestions.data ?? []}
-        label="Another CRS"
-        help="name, code or place; also WKT 2 or a PROJ string"
+        label={t("Another CRS")}
+        help={t("name, code or place; also WKT 2 or a PROJ string")}
         onChange={setText}
         onPick={(code) => {
           setText(code);
           choose(code);
         }}
       />
-      {text.trim() !== "" && text.trim() !== definition && <Button onClick={() => choose(text.trim())}>Preview</Button>}
+      {text.trim() !== "" && text.trim() !== definition && (
+        <Button onClick={() => choose(text.trim())}>{t("Preview")}</Button>
+      )}
       {(kept.data?.length ?? 0) > 0 && (
-        <Box component="ul" aria-label="Saved CRSs" sx={{ m: 0, mt: 1, p: 0, listStyle: "none" }}>
+        <Box component="ul" aria-label={t("Saved CRSs")} sx={{ m: 0, mt: 1, p: 0, listStyle: "none" }}>
           {kept.data!.map((row) => (
             <Box
               component="li"
@@ -104,7 +107,11 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
               <Button sx={{ flex: 1, justifyContent: "flex-start" }} onClick={() => choose(row.definition)}>
                 {row.name}
               </Button>
-              <IconButton size="small" aria-label={`Delete ${row.name}`} onClick={() => void drop(row.id)}>
+              <IconButton
+                size="small"
+                aria-label={t("Delete %{name}", { name: row.name })}
+                onClick={() => void drop(row.id)}
+              >
                 <CloseIcon sx={{ fontSize: 15 }} />
               </IconButton>
             </Box>
@@ -122,12 +129,14 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
             {found.name}
           </Typography>
           <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
-            {[found.code, found.datum, `unit: ${found.unit_name}`].filter(Boolean).join(" · ")}
+            {[found.code, found.datum, t("unit: %{unit_name}", { unit_name: found.unit_name })]
+              .filter(Boolean)
+              .join(" · ")}
           </Box>
           {found.picture && (
             <Box
               component="img"
-              alt={`The ground in ${found.name}, with its graticule`}
+              alt={t("The ground in %{name}, with its graticule", { name: found.name })}
               src={`data:image/svg+xml;charset=utf-8,${encodeURIComponent(found.picture)}`}
               sx={{ width: "100%", bgcolor: "#fffdf6", border: 1, borderColor: "divider", mt: 1 }}
             />
@@ -160,16 +169,16 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
           )}
           <Box sx={{ display: "flex", gap: 1, mt: 1.5 }}>
             <Button variant="contained" disabled={same || look.isFetching || !!look.error} onClick={() => void take()}>
-              {same ? "Current CRS" : "Use this CRS"}
+              {same ? t("Current CRS") : t("Use this CRS")}
             </Button>
             {!found.code && (
               <Button variant="outlined" disabled={look.isFetching} onClick={() => void keepIt()}>
-                Save for other books
+                {t("Save for other books")}
               </Button>
             )}
           </Box>
           <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
-            Sheets keep their names and their place on the ground. It can be undone.
+            {t("Sheets keep their names and their place on the ground. It can be undone.")}
           </Typography>
         </Box>
       )}
@@ -184,13 +193,13 @@ function Tuner({ look, onTune }: { look: Look; onTune: (patch: Partial<Tune>) =>
   if (!open)
     return (
       <Button onClick={() => setOpen(true)} sx={{ mt: 0.5 }}>
-        Edit parameters
+        {t("Edit parameters")}
       </Button>
     );
   return (
     <Box
       role="group"
-      aria-label="Parameters of the CRS"
+      aria-label={t("Parameters of the CRS")}
       sx={{
         display: "grid",
         gridTemplateColumns: "minmax(0, 1fr)",
@@ -208,13 +217,13 @@ function Tuner({ look, onTune }: { look: Look; onTune: (patch: Partial<Tune>) =>
           value={written(parameter.value)}
           onSave={async (text) => {
             const value = readIn(text, unitIn(parameter.unit));
-            if (value === null) throw new Error("Enter a number.");
+            if (value === null) throw new Error(t("Enter a number."));
             onTune({ values: { [parameter.name]: value } });
           }}
         />
       ))}
       <Choice
-        label="Units"
+        label={t("Units")}
         value={look.unit ?? ""}
         choices={[
           ...crsUnits,
@@ -222,9 +231,9 @@ function Tuner({ look, onTune }: { look: Look; onTune: (patch: Partial<Tune>) =>
         ]}
         onChoose={async (unit) => onTune({ unit })}
       />
-      <Field label="Name" value={look.name} onSave={async (name) => onTune({ name })} />
+      <Field label={t("Name")} value={look.name} onSave={async (name) => onTune({ name })} />
       <TextField
-        label="Its definition, WKT 2 or PROJ"
+        label={t("Its definition, WKT 2 or PROJ")}
         value={look.definition}
         multiline
         maxRows={4}

@@ -2,6 +2,7 @@ import { Box, Checkbox, FormControlLabel, MenuItem, TextField } from "@mui/mater
 import type { Attribute } from "../api/useAttributes";
 import { classBreaks } from "../generated/kinds";
 import { RAMPS, SETS, colours } from "../fields/palettes";
+import { t } from "../texts/t";
 
 // By what rules are to be made, and in which colours.
 export interface Making {
@@ -29,7 +30,7 @@ export function RuleFields({ how, from, attribute, making, onMaking }: RuleField
     <>
       <TextField
         select
-        label="Attribute"
+        label={t("Attribute")}
         value={attribute}
         onChange={(event) => onMaking({ ...making, attribute: event.target.value })}
         sx={{ gridColumn: how === "values" ? "1 / -1" : undefined }}
@@ -43,7 +44,7 @@ export function RuleFields({ how, from, attribute, making, onMaking }: RuleField
       {how === "classes" && (
         <>
           <TextField
-            label="Classes"
+            label={t("Classes")}
             type="number"
             value={count}
             onChange={(event) => onMaking({ ...making, count: Number(event.target.value) })}
@@ -51,7 +52,7 @@ export function RuleFields({ how, from, attribute, making, onMaking }: RuleField
           />
           <TextField
             select
-            label="Class breaks"
+            label={t("Class breaks")}
             value={way}
             onChange={(event) => onMaking({ ...making, way: event.target.value })}
             sx={{ gridColumn: "1 / -1" }}
@@ -66,7 +67,7 @@ export function RuleFields({ how, from, attribute, making, onMaking }: RuleField
       )}
       <TextField
         select
-        label="Colours"
+        label={t("Colours")}
         value={palettes.includes(palette) ? palette : how === "values" ? "Dark2" : "YlGnBu"}
         onChange={(event) => onMaking({ ...making, palette: event.target.value })}
         sx={{ gridColumn: "1 / -1" }}
@@ -85,7 +86,7 @@ export function RuleFields({ how, from, attribute, making, onMaking }: RuleField
             onChange={(event) => onMaking({ ...making, reversed: event.target.checked })}
           />
         }
-        label="Reversed"
+        label={t("Reversed")}
       />
     </>
   );

@@ -14,6 +14,7 @@ import { filled } from "../fields/filled";
 import { choices } from "../generated/choices";
 import { defaults } from "../generated/defaults";
 import { useOpenRule } from "../fields/useOpenRule";
+import { t } from "../texts/t";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
@@ -39,7 +40,7 @@ export function RuleList({
   const add = () => {
     const attribute = attributes[0];
     const rule: Rule = {
-      title: "New rule",
+      title: t("New rule"),
       symbol: rules[0]!.symbol,
       ...(attribute && { when: { op: "not", args: [{ op: "isNull", args: [{ property: attribute.name }] }] } }),
     };
@@ -59,19 +60,23 @@ export function RuleList({
     <Box>
       <Box sx={{ display: "grid", mb: 0.5 }}>
         <Choice
-          label="A feature is drawn by"
+          label={t("A feature is drawn by")}
           value={shown.match}
           choices={choices.layer.match}
           onChoose={(match) => put(`Rules of ${layer.title}`, { ...layer, match })}
         />
       </Box>
-      <Box component="ol" aria-label={`Rules of ${layer.title}`} sx={{ m: 0, p: 0, listStyle: "none" }}>
+      <Box
+        component="ol"
+        aria-label={t("Rules of %{title}", { title: layer.title })}
+        sx={{ m: 0, p: 0, listStyle: "none" }}
+      >
         {rules.map((rule, index) => (
           <Box component="li" key={index} sx={{ borderBottom: 1, borderColor: "divider" }}>
             <RuleRow
-              title={rule.title || inWords(rule.when, asking) || "all"}
+              title={rule.title || inWords(rule.when, asking) || t("all")}
               name={`rule ${rule.title}`}
-              removes={`Remove rule ${rule.title}`}
+              removes={t("Remove rule %{title}", { title: rule.title })}
               index={index}
               count={rules.length}
               open={open === index}
@@ -99,12 +104,12 @@ export function RuleList({
                   borderColor: "thread.main",
                 }}
               >
-                <Field label="Title" value={rule.title} onSave={(title) => change(index, { ...rule, title })} />
+                <Field label={t("Title")} value={rule.title} onSave={(title) => change(index, { ...rule, title })} />
                 <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: -0.75 }}>
-                  {rule.when ? "For features where" : "All remaining features"}
+                  {rule.when ? t("For features where") : t("All remaining features")}
                 </Box>
                 <ConditionEditor
-                  about={`rule ${index + 1}`}
+                  about={t("rule %{value}", { value: index + 1 })}
                   attributes={asking}
                   condition={rule.when}
                   onSave={(when) => change(index, { title: rule.title, symbol: rule.symbol, ...(when && { when }) })}
@@ -121,7 +126,7 @@ export function RuleList({
         ))}
       </Box>
       <Button startIcon={<AddIcon />} onClick={add}>
-        Rule on top
+        {t("Rule on top")}
       </Button>
     </Box>
   );

@@ -8,14 +8,15 @@ import type { Condition } from "../generated/book";
 import { RuleFields, type Making } from "./RuleFields";
 import { RAMPS, SETS, colours } from "../fields/palettes";
 import type { ClassFound } from "../generated/answers";
+import { t } from "../texts/t";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
 const HOW = [
-  ["one", "one symbol for all"],
-  ["conditions", "by conditions"],
-  ["values", "a symbol for each value"],
-  ["classes", "by classes of a number"],
+  ["one", t("one symbol for all")],
+  ["conditions", t("by conditions")],
+  ["values", t("a symbol for each value")],
+  ["classes", t("by classes of a number")],
 ] as const;
 
 /** Makes the rules of a layer: one symbol, by conditions of one's own, one for each value, by classes. */
@@ -69,7 +70,7 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
     await put(`${layer.title} by ${chosen}`, {
       ...layer,
       match: "first",
-      rules: [...rules, { title: "others", symbol: first }],
+      rules: [...rules, { title: t("others"), symbol: first }],
     });
   };
   const byClass = async () => {
@@ -90,7 +91,7 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
   const byCondition = () =>
     put(`Conditions for ${layer.title}`, {
       ...layer,
-      rules: [...(layer.rules ?? []).filter((rule) => rule.when), { title: "others", symbol: first }],
+      rules: [...(layer.rules ?? []).filter((rule) => rule.when), { title: t("others"), symbol: first }],
     });
   const choose = (value: string) => {
     setProblem(null);
@@ -103,7 +104,7 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
       <TextField
         select
         fullWidth
-        label="Drawn with"
+        label={t("Drawn with")}
         value={how ?? kindOf(layer)}
         onChange={(event) => choose(event.target.value)}
       >
@@ -120,7 +121,7 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
       {(how === "values" || how === "classes") && (
         <Box
           component="form"
-          aria-label="New rules"
+          aria-label={t("New rules")}
           onSubmit={(event) => {
             event.preventDefault();
             void attempt(how === "values" ? byValue : byClass);
@@ -137,10 +138,10 @@ export function RuleMaker({ layer, attributes, put }: { layer: Layer; attributes
           <RuleFields how={how} from={from} attribute={chosen} making={making} onMaking={setMaking} />
           <Box sx={{ display: "flex", gap: 0.5, justifyContent: "flex-end", alignItems: "center" }}>
             <Button color="inherit" onClick={() => setHow(null)}>
-              Cancel
+              {t("Cancel")}
             </Button>
             <Button type="submit" variant="contained">
-              Make
+              {t("Make")}
             </Button>
           </Box>
         </Box>

@@ -6,6 +6,8 @@ import { Field } from "../fields/Field";
 import { Heading } from "../frame/Card";
 import { LookFields } from "../pixels/LookFields";
 import { ppiAt } from "../pixels/words";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** Where background tiles come from, what they come to on paper, and how they look. */
 export function TilesDetails({
@@ -25,18 +27,22 @@ export function TilesDetails({
   return (
     <>
       <Typography sx={{ fontSize: 13, color: "text.secondary", mt: 1, overflowWrap: "anywhere" }}>
-        Tiles from {tiles.url}, {pixels.crs_name}. Each sheet takes the zoom whose pixels meet {resolution} ppi; the
-        largest comes to about {own} ppi at {ratio(scale)}.
+        {rich(
+          t(
+            "Tiles from <1/>, <2/>. Each sheet takes the zoom whose pixels meet <3/> ppi; the largest comes to about <4/> ppi at <5/>.",
+          ),
+          { 1: tiles.url, 2: pixels.crs_name, 3: resolution, 4: own, 5: ratio(scale) },
+        )}
       </Typography>
       <Field
-        label="Attribution"
+        label={t("Attribution")}
         value={tiles.attribution}
         onSave={async (text) => {
-          if (text.trim() === "") throw new Error("Enter whom to credit for the tiles.");
+          if (text.trim() === "") throw new Error(t("Enter whom to credit for the tiles."));
           await put(`Attribution of ${layer.title}`, { ...layer, tiles: { ...tiles, attribution: text.trim() } });
         }}
       />
-      <Heading text="Look" />
+      <Heading text={t("Look")} />
       <LookFields layer={layer} pixels={pixels} put={put} />
     </>
   );

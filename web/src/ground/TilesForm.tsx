@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useBook, useChange } from "../api/book";
 import { post } from "../api/client";
 import type { TilesOffer as Offer } from "../generated/answers";
+import { t } from "../texts/t";
 
 /** A layer of background tiles: where they come from, and who is to be named for them. */
 export function TilesForm({ onDone }: { onDone: () => void }) {
@@ -21,7 +22,7 @@ export function TilesForm({ onDone }: { onDone: () => void }) {
   const look = () =>
     post<{ offers: Offer[]; count: number }>(`/api/books/${book.id}/tiles/look`, { url: url.trim() }).then((answer) => {
       const found = answer.offers;
-      setProblem(found.length ? null : "The service has no tiles in a CRS that can be drawn.");
+      setProblem(found.length ? null : t("The service has no tiles in a CRS that can be drawn."));
       setOffers(found);
       setCount(answer.count);
       setOffer(0);
@@ -38,7 +39,7 @@ export function TilesForm({ onDone }: { onDone: () => void }) {
   return (
     <Box
       component="form"
-      aria-label="Background tiles"
+      aria-label={t("Background tiles")}
       sx={{ display: "grid", gap: 1, border: 1, borderColor: "divider", p: 1, my: 1 }}
       onSubmit={(event) => {
         event.preventDefault();
@@ -47,24 +48,27 @@ export function TilesForm({ onDone }: { onDone: () => void }) {
       }}
     >
       <TextField
-        label="Address"
+        label={t("Address")}
         value={url}
         onChange={(event) => {
           setUrl(event.target.value);
           setOffers(null);
         }}
-        placeholder="https://host/{z}/{x}/{y}.png"
-        helperText="With {z}, {x} and {y}, or that of WMTS capabilities"
+        placeholder={t("https://host/{z}/{x}/{y}.png")}
+        helperText={t("With {z}, {x} and {y}, or that of WMTS capabilities")}
         slotProps={{ inputLabel: { shrink: true } }}
       />
       {offers && offers.length > 0 && (
         <TextField
           select
-          label="Tiles"
+          label={t("Tiles")}
           value={offer}
           helperText={
             count > offers.length
-              ? `${offers.length} of ${count}: the rest is beyond the list or cannot be drawn`
+              ? t("%{length} of %{countText}: the rest is beyond the list or cannot be drawn", {
+                  length: offers.length,
+                  countText: count,
+                })
               : null
           }
           onChange={(event) => {
@@ -83,16 +87,16 @@ export function TilesForm({ onDone }: { onDone: () => void }) {
       )}
       {(pattern || (offers && offers.length > 0)) && (
         <>
-          <TextField label="Title" value={title} onChange={(event) => setTitle(event.target.value)} required />
+          <TextField label={t("Title")} value={title} onChange={(event) => setTitle(event.target.value)} required />
           <TextField
-            label="Attribution"
+            label={t("Attribution")}
             value={attribution}
             onChange={(event) => setAttribution(event.target.value)}
             required
-            helperText="Who is named on every sheet that shows them"
+            helperText={t("Who is named on every sheet that shows them")}
           />
           {pattern && (
-            <TextField select label="Largest zoom" value={most} onChange={(event) => setMost(event.target.value)}>
+            <TextField select label={t("Largest zoom")} value={most} onChange={(event) => setMost(event.target.value)}>
               {Array.from({ length: 25 }, (_, zoom) => (
                 <MenuItem key={zoom} value={String(zoom)}>
                   {zoom}
@@ -109,10 +113,10 @@ export function TilesForm({ onDone }: { onDone: () => void }) {
       )}
       <Box sx={{ display: "flex", gap: 1 }}>
         <Button type="submit" variant="contained" disabled={url.trim() === ""}>
-          {pattern || offers ? "Add the layer" : "List layers"}
+          {pattern || offers ? t("Add the layer") : t("List layers")}
         </Button>
         <Button color="inherit" onClick={onDone}>
-          Cancel
+          {t("Cancel")}
         </Button>
       </Box>
     </Box>

@@ -6,14 +6,16 @@ import { get, post } from "../api/client";
 import type { Book } from "../api/types";
 import { listed } from "../api/words";
 import type { DatumOperation as Operation, DatumShift as Shift } from "../generated/answers";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 const MOST_NAMED = 3;
 
 // Elsewhere than where it is made for nothing is known of it.
 const accuracy = ({ accuracy_m, area }: Operation) =>
   accuracy_m === null
-    ? `${area ? `area of use ${area}, ` : ""}accuracy not known here`
-    : `accurate to ${accuracy_m}\u00a0m`;
+    ? t("%{value}accuracy not known here", { value: area ? t("area of use %{area}, ", { area }) : "" })
+    : t("accurate to %{accuracy_m} m", { accuracy_m });
 
 // What brings data and grids of other datums to the book's own.
 function useShifts() {
@@ -33,9 +35,15 @@ export function ShiftsInWords() {
       {shifts.map((shift) => (
         <span key={shift.datums.join()}>
           {" "}
-          {listed(shift.layers, MOST_NAMED)} {shift.layers.length === 1 ? "was" : "were"} transformed by “{shift.name}”
-          ({accuracy(shift)}
-          {shift.better ? `; “${shift.better.name}” would be ${accuracy(shift.better)}` : ""}).
+          {rich(t("<1/> <2/> transformed by “<3/>” (<4/><5/>)."), {
+            1: listed(shift.layers, MOST_NAMED),
+            2: shift.layers.length === 1 ? t("was") : t("were"),
+            3: shift.name,
+            4: accuracy(shift),
+            5: shift.better
+              ? t("; “%{name}” would be %{better}", { name: shift.better.name, better: accuracy(shift.better) })
+              : "",
+          })}
         </span>
       ))}
     </>
@@ -58,9 +66,9 @@ export function Transformations() {
       (error: Error) => setProblem(error.message),
     );
   return (
-    <Box component="section" aria-label="Transformations between datums" sx={{ mt: 2 }}>
+    <Box component="section" aria-label={t("Transformations between datums")} sx={{ mt: 2 }}>
       <Typography component="h3" sx={{ fontSize: 15, fontWeight: 700 }}>
-        Transformations between datums
+        {t("Transformations between datums")}
       </Typography>
       {shifts.data.map((shift) => (
         <Box key={shift.datums.join()} sx={{ mt: 1.5 }}>
@@ -72,7 +80,10 @@ export function Transformations() {
             value={shift.name}
             slotProps={{ select: { renderValue: (name) => name as string } }}
             onChange={(event) => void choose(shift.datums, event.target.value)}
-            helperText={`${accuracy(shift)}; for ${listed([...shift.layers, ...shift.grids.map((grid) => `grid “${grid}”`)], MOST_NAMED)}`}
+            helperText={t("%{shift}; for %{value}", {
+              shift: accuracy(shift),
+              value: listed([...shift.layers, ...shift.grids.map((grid) => t("grid “%{grid}”", { grid }))], MOST_NAMED),
+            })}
           >
             {shift.candidates.map((candidate) => (
               <MenuItem key={candidate.name} value={candidate.name}>
@@ -88,7 +99,9 @@ export function Transformations() {
         </Typography>
       )}
       <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
-        The most accurate one that is to be had for the ground; another brings the layers in again from their originals.
+        {t(
+          "The most accurate one that is to be had for the ground; another brings the layers in again from their originals.",
+        )}
       </Typography>
     </Box>
   );

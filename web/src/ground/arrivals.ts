@@ -4,6 +4,7 @@ import { useBook } from "../api/book";
 import { get, post, Refusal, upload } from "../api/client";
 import type { Arrival, PixelsInfo } from "../api/types";
 import { asOne, isPixels, together, type Sent } from "./together";
+import { t } from "../texts/t";
 
 const LARGEST_FILE = 2 * 1024 ** 3;
 const LARGEST_PICTURE = 4 * 1024 ** 3;
@@ -46,10 +47,13 @@ export function useArrivals(): Arrivals {
         const pixels = isPixels(file);
         if ([file, ...beside].reduce((sum, part) => sum + part.size, 0) > (pixels ? LARGEST_PICTURE : LARGEST_FILE))
           throw new Refusal(
-            `${file.name} is larger than ${pixels ? 4 : 2} GB, the most that can be imported at once. Cut it in parts, or leave out what the book does not show.`,
+            t(
+              "%{name} is larger than %{value} GB, the most that can be imported at once. Cut it in parts, or leave out what the book does not show.",
+              { name: file.name, value: pixels ? 4 : 2 },
+            ),
           );
         await upload(base, file, replaces ? { replaces } : {}, beside).catch((error: Error) => {
-          throw new Refusal(`${file.name} was not imported. ${error.message}`);
+          throw new Refusal(t("%{name} was not imported. %{message}", { name: file.name, message: error.message }));
         });
         await again();
       }

@@ -2,14 +2,15 @@ import HelpIcon from "@mui/icons-material/HelpOutlineOutlined";
 import { IconButton, Tooltip } from "@mui/material";
 import type { Place } from "./places";
 import { useGuide } from "./useGuide";
+import { t } from "../texts/t";
 
 /** Opens the guide where a card is explained. */
 export function GuideButton({ place }: { place: Place }) {
   const { explain } = useGuide();
   return (
-    <Tooltip title="Explained in the guide">
+    <Tooltip title={t("Explained in the guide")}>
       <IconButton
-        aria-label="Explained in the guide"
+        aria-label={t("Explained in the guide")}
         size="small"
         onClick={() => explain(place)}
         sx={{ ml: "auto", alignSelf: "center", flexShrink: 0 }}

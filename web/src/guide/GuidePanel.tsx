@@ -8,6 +8,8 @@ import remarkGfm from "remark-gfm";
 import { CHAPTERS } from "./places";
 import { excerpt, searchIn } from "./sections";
 import { pictureOf, sections, textOf } from "./texts";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 const MOST_FOUND = 12;
 
@@ -41,7 +43,7 @@ export default function GuidePanel({
   return (
     <Paper
       component="aside"
-      aria-label="Guide"
+      aria-label={t("Guide")}
       elevation={8}
       square
       onKeyDown={(event) => event.key === "Escape" && onShow(null)}
@@ -59,19 +61,19 @@ export default function GuidePanel({
       }}
     >
       <Box sx={{ display: "flex", alignItems: "center", gap: 0.5, p: 1, borderBottom: 1, borderColor: "divider" }}>
-        <Tooltip title="Contents">
-          <IconButton aria-label="Contents of the guide" size="small" onClick={() => show("contents")}>
+        <Tooltip title={t("Contents")}>
+          <IconButton aria-label={t("Contents of the guide")} size="small" onClick={() => show("contents")}>
             <ListIcon fontSize="small" />
           </IconButton>
         </Tooltip>
         <TextField
           type="search"
-          label="Search the guide"
+          label={t("Search the guide")}
           value={words}
           onChange={(event) => setWords(event.target.value)}
           sx={{ flex: 1 }}
         />
-        <IconButton aria-label="Close the guide" size="small" onClick={() => onShow(null)}>
+        <IconButton aria-label={t("Close the guide")} size="small" onClick={() => onShow(null)}>
           <CloseIcon fontSize="small" />
         </IconButton>
       </Box>
@@ -108,7 +110,7 @@ const TYPE = {
 function Contents({ onShow }: { onShow: (place: string) => void }) {
   return (
     <>
-      <Typography component="h2">Guide</Typography>
+      <Typography component="h2">{t("Guide")}</Typography>
       <ol>
         {CHAPTERS.map(([chapter, title]) => (
           <li key={chapter}>
@@ -135,8 +137,8 @@ function Found({
 }) {
   return (
     <>
-      <Typography component="h2">{found.length === 0 ? "Nothing found" : "Found"}</Typography>
-      {found.length === 0 && <p>No section of the guide has all of these words. Try fewer, or other ones.</p>}
+      <Typography component="h2">{found.length === 0 ? t("Nothing found") : t("Found")}</Typography>
+      {found.length === 0 && <p>{t("No section of the guide has all of these words. Try fewer, or other ones.")}</p>}
       {found.map(({ place, title, text }) => (
         <Box key={place} sx={{ my: 1.25 }}>
           <Inside place={place} onShow={onShow}>
@@ -145,7 +147,7 @@ function Found({
           <Box sx={{ color: "text.secondary", fontSize: 13 }}>{excerpt(text, words)}</Box>
         </Box>
       ))}
-      {more > 0 && <p>{more} more: add a word to narrow the search.</p>}
+      {more > 0 && <p>{rich(t("<1/> more: add a word to narrow the search."), { 1: more })}</p>}
     </>
   );
 }

@@ -5,6 +5,8 @@ import { drawnOtherwise, useDifferences, type Differences, type Exported, type V
 import { count, listed } from "../api/words";
 import { Choice } from "../fields/Choice";
 import { useSheet } from "../frame/useSheet";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 interface DifferingProps {
   at: number;
@@ -19,15 +21,21 @@ export function Differing({ at, versions, runs }: DifferingProps) {
   const found = useDifferences(at, beside);
   const states = [
     ...versions.map((version) => [`${version.position}`, version.name] as const),
-    ...runs.map((run) => [`${run.position}`, `Run ${run.id}${run.title ? `, ${run.title}` : ""}`] as const),
-    ...(at > 0 ? [["0", "The book as it began"] as const] : []),
+    ...runs.map(
+      (run) =>
+        [
+          `${run.position}`,
+          t("Run %{run}%{value}", { run: run.id, value: run.title ? `, ${run.title}` : "" }),
+        ] as const,
+    ),
+    ...(at > 0 ? [["0", t("The book as it began")] as const] : []),
   ].filter(([position], place, all) => Number(position) !== at && all.findIndex(([one]) => one === position) === place);
   return (
     <Box sx={{ display: "grid", gap: 1, fontSize: 13 }}>
       <Choice<string>
-        label="Compared with"
+        label={t("Compared with")}
         value={other}
-        choices={[["", "The book today"], ...states]}
+        choices={[["", t("The book today")], ...states]}
         onChoose={async (chosen) => setOther(chosen)}
       />
       {found.isError && <Box role="alert">{found.error.message}</Box>}
@@ -48,26 +56,42 @@ const MOST = 8;
 function InWords({ found }: { found: Differences }) {
   const { cells, differences, more } = found;
   const said = [
-    cells.added.length > 0 && `${count(cells.added.length, "sheet")} added: ${listed(cells.added, MOST)}`,
-    cells.removed.length > 0 && `${count(cells.removed.length, "sheet")} removed: ${listed(cells.removed, MOST)}`,
+    cells.added.length > 0 &&
+      t("%{value} added: %{value2}", { value: count(cells.added.length, "sheet"), value2: listed(cells.added, MOST) }),
+    cells.removed.length > 0 &&
+      t("%{value} removed: %{value2}", {
+        value: count(cells.removed.length, "sheet"),
+        value2: listed(cells.removed, MOST),
+      }),
     cells.changed.length > 0 &&
-      `${count(cells.changed.length, "cell")} moved or resized: ${listed(cells.changed, MOST)}`,
-    cells.renamed.length > 0 && `${count(cells.renamed.length, "sheet")} renamed: ${listed(cells.renamed, MOST)}`,
-    cells.reordered && "the order of the sheets",
+      t("%{value} moved or resized: %{value2}", {
+        value: count(cells.changed.length, "cell"),
+        value2: listed(cells.changed, MOST),
+      }),
+    cells.renamed.length > 0 &&
+      t("%{value} renamed: %{value2}", {
+        value: count(cells.renamed.length, "sheet"),
+        value2: listed(cells.renamed, MOST),
+      }),
+    cells.reordered && t("the order of the sheets"),
   ].filter((line) => line !== false);
-  if (said.length === 0 && differences.length === 0) return <Box>Nothing differs.</Box>;
+  if (said.length === 0 && differences.length === 0) return <Box>{t("Nothing differs.")}</Box>;
   return (
-    <Box component="ul" aria-label="Differences in words" sx={{ m: 0, pl: 2, display: "grid", gap: 0.5 }}>
+    <Box component="ul" aria-label={t("Differences in words")} sx={{ m: 0, pl: 2, display: "grid", gap: 0.5 }}>
       {said.map((line) => (
         <li key={line}>{line}</li>
       ))}
       {differences.map((one, place) => (
         <Box component="li" key={place} sx={{ overflowWrap: "anywhere" }}>
           <b>{one.part}</b>
-          {one.what === "changed" ? `: ${one.before} → ${one.after}` : one.what === "moved" ? " moved" : ` ${one.what}`}
+          {one.what === "changed"
+            ? `: ${one.before} → ${one.after}`
+            : one.what === "moved"
+              ? t(" moved")
+              : ` ${one.what}`}
         </Box>
       ))}
-      {more > 0 && <li>and {count(more, "difference")} more</li>}
+      {more > 0 && <li>{rich(t("and <1/> more"), { 1: count(more, "difference") })}</li>}
     </Box>
   );
 }
@@ -107,31 +131,39 @@ function BySheet({ at, other, pages }: { at: number; other: number | null; pages
     <Box sx={{ display: "grid", gap: 0.75 }}>
       {running ? (
         <>
-          <LinearProgress variant="determinate" value={(100 * done) / pages.length} aria-label="Pages compared" />
+          <LinearProgress variant="determinate" value={(100 * done) / pages.length} aria-label={t("Pages compared")} />
           <Box>
-            {done} of {count(pages.length, "page")} compared{" "}
-            <Button
-              size="small"
-              onClick={() => {
-                work.current?.abort();
-                setDone(null);
-              }}
-            >
-              Stop
-            </Button>
+            {rich(t("<1/> of <2/> compared <3/>"), {
+              1: done,
+              2: count(pages.length, "page"),
+              3: (
+                <Button
+                  size="small"
+                  onClick={() => {
+                    work.current?.abort();
+                    setDone(null);
+                  }}
+                >
+                  {t("Stop")}
+                </Button>
+              ),
+            })}
           </Box>
         </>
       ) : (
         <Button variant="outlined" sx={{ justifySelf: "start" }} onClick={() => void compare()}>
-          Compare the drawings
+          {t("Compare the drawings")}
         </Button>
       )}
       {wrong && <Box role="alert">{wrong}</Box>}
       {done === pages.length && (
         <Box role="status">
           {differing.length === 0
-            ? `All ${count(pages.length, "page")} are drawn alike.`
-            : `${differing.length} of ${count(pages.length, "page")} are drawn otherwise:`}
+            ? t("All %{value} are drawn alike.", { value: count(pages.length, "page") })
+            : t("%{length} of %{value} are drawn otherwise:", {
+                length: differing.length,
+                value: count(pages.length, "page"),
+              })}
         </Box>
       )}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.25 }}>
@@ -143,7 +175,7 @@ function BySheet({ at, other, pages }: { at: number; other: number | null; pages
             onClick={() => page.before !== null && go(page.before)}
           >
             {page.name}
-            {page.before === null ? " (new)" : page.after === null ? " (gone)" : ""}
+            {page.before === null ? t(" (new)") : page.after === null ? t(" (gone)") : ""}
           </Button>
         ))}
       </Box>

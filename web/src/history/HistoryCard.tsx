@@ -10,6 +10,7 @@ import { useLookBack } from "../frame/useLookBack";
 import { useSheet } from "../frame/useSheet";
 import { StateDetails } from "./StateDetails";
 import { StepRow } from "./StepRow";
+import { t } from "../texts/t";
 
 /**
  * What was changed, when and by whom; click a step for the book as it was behind it. then: the book that is looked back
@@ -46,10 +47,10 @@ export function HistoryCard({ then }: { then: Book | undefined }) {
   return (
     <Panel
       help="history"
-      title="History"
+      title={t("History")}
       note={
-        <Tooltip title="Close the history">
-          <IconButton size="small" aria-label="Close the history" onClick={() => setOpen(false)}>
+        <Tooltip title={t("Close the history")}>
+          <IconButton size="small" aria-label={t("Close the history")} onClick={() => setOpen(false)}>
             <CloseIcon fontSize="small" />
           </IconButton>
         </Tooltip>
@@ -67,21 +68,23 @@ export function HistoryCard({ then }: { then: Book | undefined }) {
       )}
       <Box sx={{ display: "grid" }}>
         <Choice<string>
-          label="Steps that changed"
+          label={t("Steps that changed")}
           value={touching}
           choices={[
-            ["", "Anything"],
-            ...(cell ? [[`cells/${cell.id}`, `The cell of sheet ${cell.name}`] as const] : []),
-            ["cells", "Cells of the index"],
-            ["index", "Settings of the index"],
-            ["layout", "Design of the sheets"],
-            ["index_layout", "Design of the index sheet"],
-            ["pages", "Pages beside the sheets"],
-            ["labels_by_hand", "Labels by hand"],
-            ["notes", "Notes"],
-            ["crs", "The CRS"],
-            ["layers", "Any layer"],
-            ...book.document.layers.map((layer) => [`layers/${layer.id}`, `Layer ${layer.title}`] as const),
+            ["", t("Anything")],
+            ...(cell ? [[`cells/${cell.id}`, t("The cell of sheet %{name}", { name: cell.name })] as const] : []),
+            ["cells", t("Cells of the index")],
+            ["index", t("Settings of the index")],
+            ["layout", t("Design of the sheets")],
+            ["index_layout", t("Design of the index sheet")],
+            ["pages", t("Pages beside the sheets")],
+            ["labels_by_hand", t("Labels by hand")],
+            ["notes", t("Notes")],
+            ["crs", t("The CRS")],
+            ["layers", t("Any layer")],
+            ...book.document.layers.map(
+              (layer) => [`layers/${layer.id}`, t("Layer %{title}", { title: layer.title })] as const,
+            ),
           ]}
           onChoose={async (chosen) => setTouching(chosen)}
         />
@@ -94,11 +97,11 @@ export function HistoryCard({ then }: { then: Book | undefined }) {
       {history.isSuccess && steps.length === 0 && (
         <Box sx={{ mt: 1.5, fontSize: 13, color: "text.secondary" }}>
           {touching
-            ? "Nothing has changed this yet."
-            : "Nothing has been changed yet. Every change will be listed here."}
+            ? t("Nothing has changed this yet.")
+            : t("Nothing has been changed yet. Every change will be listed here.")}
         </Box>
       )}
-      <Box component="ol" aria-label="Steps, the latest first" sx={{ listStyle: "none", m: 0, mt: 1, p: 0 }}>
+      <Box component="ol" aria-label={t("Steps, the latest first")} sx={{ listStyle: "none", m: 0, mt: 1, p: 0 }}>
         {steps.map(row)}
         {!touching && history.isSuccess && !history.hasNextPage && (
           <StepRow
@@ -113,7 +116,7 @@ export function HistoryCard({ then }: { then: Book | undefined }) {
       </Box>
       {history.hasNextPage && (
         <Button onClick={() => void history.fetchNextPage()} disabled={history.isFetching}>
-          Earlier steps
+          {t("Earlier steps")}
         </Button>
       )}
     </Panel>

@@ -2,6 +2,8 @@ import { Box, Button } from "@mui/material";
 import { useBook } from "../api/book";
 import { Banner } from "../frame/Banner";
 import { useLookBack } from "../frame/useLookBack";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** Says across Proof that it is not today's book that is seen. */
 export function LookingBack() {
@@ -9,13 +11,14 @@ export function LookingBack() {
   const { setAt } = useLookBack();
   if (book.at === undefined) return null;
   return (
-    <Banner role="region" label="Looking back">
+    <Banner role="region" label={t("Looking back")}>
       <Box sx={{ flex: 1, fontSize: 14 }}>
-        This is the book as it was{book.at === 0 ? " when it began" : ""}, to be looked at; nothing here changes today’s
-        book.
+        {rich(t("This is the book as it was<1/>, to be looked at; nothing here changes today’s book."), {
+          1: book.at === 0 ? t(" when it began") : "",
+        })}
       </Box>
       <Button variant="outlined" onClick={() => setAt(null)}>
-        Back to today
+        {t("Back to today")}
       </Button>
     </Banner>
   );

@@ -10,6 +10,8 @@ import { useLookBack } from "../frame/useLookBack";
 import { Differing } from "./Differing";
 import { TakePart } from "./TakePart";
 import { stateOf, when } from "./words";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 interface StateDetailsProps {
   at: number;
@@ -37,28 +39,30 @@ export function StateDetails({ at, then, step, versions, runs }: StateDetailsPro
     }
   };
   const named = versions.find((version) => version.position === at)?.name;
-  const called = named ? `“${named}”` : step ? stateOf(step.at) : at === 0 ? "the beginning" : undefined;
+  const called = named ? `“${named}”` : step ? stateOf(step.at) : at === 0 ? t("the beginning") : undefined;
   const onProof = pathname.endsWith("/proof");
   const today = at === book.position;
   return (
     <Box
       component="section"
-      aria-label="The book as it was"
+      aria-label={t("The book as it was")}
       sx={{ mb: 2, pb: 1, borderBottom: 2, borderColor: "divider" }}
     >
       <Box sx={{ fontSize: 14, fontWeight: 700 }}>
-        {at === 0 ? "As the book began" : `As it was${step ? ` at ${when(step.at, new Date())}` : ""}`}
+        {at === 0
+          ? t("As the book began")
+          : t("As it was%{value}", { value: step ? t(" at %{value}", { value: when(step.at, new Date()) }) : "" })}
         {named && ` · ${named}`}
       </Box>
-      {step && <Box sx={{ fontSize: 13, color: "text.secondary" }}>after “{step.label}”</Box>}
+      {step && <Box sx={{ fontSize: 13, color: "text.secondary" }}>{rich(t("after “<1/>”"), { 1: step.label })}</Box>}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75, my: 1 }}>
         {!onProof && (
           <Button variant="outlined" component={Link} to={`/books/${book.id}/proof${search}`}>
-            See it on Proof
+            {t("See it on Proof")}
           </Button>
         )}
         {today ? (
-          <Box sx={{ fontSize: 13, alignSelf: "center" }}>The book is like this today.</Box>
+          <Box sx={{ fontSize: 13, alignSelf: "center" }}>{t("The book is like this today.")}</Box>
         ) : (
           <Button
             variant="contained"
@@ -69,10 +73,10 @@ export function StateDetails({ at, then, step, versions, runs }: StateDetailsPro
               })
             }
           >
-            Go back to it
+            {t("Go back to it")}
           </Button>
         )}
-        {!onProof && <Button onClick={() => setAt(null)}>Back to today</Button>}
+        {!onProof && <Button onClick={() => setAt(null)}>{t("Back to today")}</Button>}
       </Box>
       {wrong && (
         <Box role="alert" sx={{ fontSize: 13, color: "error.main", mb: 1 }}>
@@ -81,19 +85,19 @@ export function StateDetails({ at, then, step, versions, runs }: StateDetailsPro
       )}
       <Field
         key={versions.length}
-        label="Name this version"
+        label={t("Name this version")}
         value=""
-        placeholder="As sent to print"
+        placeholder={t("As sent to print")}
         onSave={async (text) => {
           if (text.trim()) await name(at, text.trim());
         }}
       />
       {!today && (
-        <Fold title="Restore a part">
+        <Fold title={t("Restore a part")}>
           {then ? <TakePart then={then} at={at} called={called} tried={tried} /> : "…"}
         </Fold>
       )}
-      <Fold title="What differs">
+      <Fold title={t("What differs")}>
         <Differing at={at} versions={versions} runs={runs} />
       </Fold>
     </Box>

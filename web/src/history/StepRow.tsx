@@ -5,6 +5,8 @@ import { Box, ButtonBase, IconButton } from "@mui/material";
 import type { Exported, HistoryStep, Version } from "../api/history";
 import { count } from "../api/words";
 import { since, when, who } from "./words";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 interface StepRowProps {
   // Nothing: the book as it began.
@@ -42,14 +44,14 @@ export function StepRow({ step, now, selected, today, versions, runs, onSelect, 
         <Box
           sx={{ fontSize: 13.5, fontWeight: 600, overflowWrap: "anywhere", ...(gone && { color: "text.secondary" }) }}
         >
-          {step ? step.label : "The book as it began"}
+          {step ? step.label : t("The book as it began")}
         </Box>
         {step && (
           <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
             {when(step.at, now)} · {who(step)}
-            {step.steps > 1 && ` · ${count(step.steps, "step")} in one`}
+            {step.steps > 1 && t(" · %{value} in one", { value: count(step.steps, "step") })}
             {gone && ` · ${gone}`}
-            {today && " · the book today"}
+            {today && t(" · the book today")}
           </Box>
         )}
       </ButtonBase>
@@ -59,8 +61,8 @@ export function StepRow({ step, now, selected, today, versions, runs, onSelect, 
           <Box sx={{ flex: 1, fontWeight: 600, overflowWrap: "anywhere" }}>{version.name}</Box>
           <IconButton
             size="small"
-            aria-label={`Remove the name ${version.name}`}
-            title="Remove the name; the state stays"
+            aria-label={t("Remove the name %{name}", { name: version.name })}
+            title={t("Remove the name; the state stays")}
             onClick={() => onRemove(version)}
           >
             <RemoveIcon sx={{ fontSize: 15 }} />
@@ -69,8 +71,12 @@ export function StepRow({ step, now, selected, today, versions, runs, onSelect, 
       ))}
       {runs.map((run) => (
         <Box key={run.id} sx={{ display: "flex", alignItems: "center", gap: 0.5, pl: 0.75, pb: 0.25, fontSize: 13 }}>
-          <PrintIcon sx={{ fontSize: 16, color: "text.secondary" }} />
-          Exported: {run.title ? `${run.title}, run ${run.id}` : `run ${run.id}`}
+          {rich(t("<1/>Exported: <2/>"), {
+            1: <PrintIcon sx={{ fontSize: 16, color: "text.secondary" }} />,
+            2: run.title
+              ? t("%{title}, run %{run}", { title: run.title, run: run.id })
+              : t("run %{run}", { run: run.id }),
+          })}
         </Box>
       ))}
     </Box>

@@ -6,6 +6,7 @@ import { Choice } from "../fields/Choice";
 import { useLookBack } from "../frame/useLookBack";
 import { useSheet } from "../frame/useSheet";
 import { partsOf } from "./parts";
+import { t } from "../texts/t";
 
 interface TakePartProps {
   then: Book;
@@ -23,11 +24,11 @@ export function TakePart({ then, at, called, tried }: TakePartProps) {
   const parts = partsOf(then, book, number);
   const [wanted, setWanted] = useState(0);
   const chosen = parts[wanted] ?? parts[0];
-  if (!chosen) return <Box sx={{ fontSize: 13 }}>No part differs from today’s.</Box>;
+  if (!chosen) return <Box sx={{ fontSize: 13 }}>{t("No part differs from today’s.")}</Box>;
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       <Choice
-        label="Part"
+        label={t("Part")}
         value={`${parts.indexOf(chosen)}`}
         choices={parts.map((part, place) => [`${place}`, part.title] as const)}
         onChoose={async (place) => setWanted(Number(place))}
@@ -38,13 +39,13 @@ export function TakePart({ then, at, called, tried }: TakePartProps) {
         onClick={() =>
           void tried(async () => {
             const { part, id, title } = chosen;
-            const name = called ? `${title}, from ${called}` : title;
+            const name = called ? t("%{title}, from %{called}", { title, called }) : title;
             await ask(`history/${at}/take`, { part, ...(id !== undefined && { id }), name: name.slice(0, 180) });
             setAt(null);
           })
         }
       >
-        Restore it in today’s book
+        {t("Restore it in today’s book")}
       </Button>
     </Box>
   );

@@ -1,4 +1,5 @@
 import type { HistoryStep } from "../api/history";
+import { t } from "../texts/t";
 
 const time = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
 const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" });
@@ -14,11 +15,12 @@ export function when(at: string, now: Date): string {
 
 /** Whose it was, as far as that is known. */
 export const who = ({ own }: Pick<HistoryStep, "own">): string =>
-  own === null ? "the server" : own ? "you" : "another browser";
+  own === null ? t("the server") : own ? "you" : t("another browser");
 
 /** What became of a change since. */
 export const since = ({ state }: Pick<HistoryStep, "state">): string | null =>
-  state === "undone" || state === "given_up" ? "undone since" : null;
+  state === "undone" || state === "given_up" ? t("undone since") : null;
 
 /** What a state is called where that is kept for later. */
-export const stateOf = (at: string) => `the state of ${year.format(new Date(at))}, ${time.format(new Date(at))}`;
+export const stateOf = (at: string) =>
+  t("the state of %{value}, %{value2}", { value: year.format(new Date(at)), value2: time.format(new Date(at)) });

@@ -5,6 +5,7 @@ import { useState } from "react";
 import type { Abbreviation } from "../api/types";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { Field } from "../fields/Field";
+import { t } from "../texts/t";
 
 /** Words and what stands for them where a label has no room in full. */
 export function AbbreviationFields({
@@ -20,7 +21,7 @@ export function AbbreviationFields({
   return (
     <Box sx={{ display: "grid", gap: 0.5 }}>
       <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
-        Whole words alone, and only where the full text has no room.
+        {t("Whole words alone, and only where the full text has no room.")}
       </Box>
       {list.map((entry, index) => (
         <Row
@@ -34,11 +35,11 @@ export function AbbreviationFields({
       ))}
       {adding && (
         <Field
-          label="Word in full"
+          label={t("Word in full")}
           value=""
-          placeholder="such as Saint"
+          placeholder={t("such as Saint")}
           onSave={async (full) => {
-            if (full.trim() === "") throw new Error("Enter the word in full.");
+            if (full.trim() === "") throw new Error(t("Enter the word in full."));
             await onSave([...list, { full: full.trim(), short: full.trim().slice(0, 2) }]);
             setAdding(false);
           }}
@@ -46,7 +47,7 @@ export function AbbreviationFields({
       )}
       <Box>
         <Button startIcon={<AddIcon />} onClick={() => setAdding(true)} disabled={adding}>
-          Abbreviation
+          {t("Abbreviation")}
         </Button>
       </Box>
     </Box>
@@ -69,18 +70,22 @@ function Row({
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1fr) 28px", gap: 1, alignItems: "end" }}>
       <Field
-        label={`Word ${number} in full`}
+        label={t("Word %{number} in full", { number })}
         value={entry.full}
         onSave={async (full) => {
-          if (full.trim() === "") throw new Error("Enter the word in full.");
+          if (full.trim() === "") throw new Error(t("Enter the word in full."));
           await onFull(full.trim());
         }}
       />
-      <Field label={`Word ${number}, short`} value={entry.short} onSave={(short) => onShort(short.trim())} />
+      <Field
+        label={t("Word %{number}, short", { number })}
+        value={entry.short}
+        onSave={(short) => onShort(short.trim())}
+      />
       <IconButton
         size="small"
         sx={{ p: 0.25 }}
-        aria-label={`Remove the abbreviation of ${entry.full}`}
+        aria-label={t("Remove the abbreviation of %{full}", { full: entry.full })}
         onClick={() => void onRemove().catch(toldElsewhere)}
       >
         <RemoveIcon sx={{ fontSize: 15 }} />

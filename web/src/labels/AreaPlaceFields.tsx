@@ -7,6 +7,7 @@ import { Pair } from "../fields/Pair";
 import { defaults } from "../generated/defaults";
 import { NumberOf } from "../fields/NumberOf";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 type Places = NonNullable<LabelRule["areas"]>;
 
@@ -23,21 +24,25 @@ export function AreaPlaceFields({
   return (
     <Box sx={{ display: "grid", gap: 0.5 }}>
       <Choice
-        label="In the area"
+        label={t("In the area")}
         value={shown.course}
         choices={choices.label_area_places.course}
         onChoose={(course) => keep({ course })}
       />
       <Flag
-        label="Letterspace to fill the area"
+        label={t("Letterspace to fill the area")}
         value={shown.letterspaced}
         onSave={(letterspaced) => keep({ letterspaced: letterspaced || undefined })}
       />
-      <Flag label="Place outside if it does not fit" value={shown.outside} onSave={(outside) => keep({ outside })} />
+      <Flag
+        label={t("Place outside if it does not fit")}
+        value={shown.outside}
+        onSave={(outside) => keep({ outside })}
+      />
       <Pair>
         {shown.letterspaced && (
           <NumberOf
-            label="Maximum letterspacing, × size"
+            label={t("Maximum letterspacing, × size")}
             part="label_area_places"
             of="maximum_spacing"
             given={shown}
@@ -45,7 +50,13 @@ export function AreaPlaceFields({
           />
         )}
         {shown.outside && (
-          <NumberOf label="Longest leader, mm" part="label_area_places" of="leader_mm" given={shown} onSave={keep} />
+          <NumberOf
+            label={t("Longest leader, mm")}
+            part="label_area_places"
+            of="leader_mm"
+            given={shown}
+            onSave={keep}
+          />
         )}
       </Pair>
     </Box>

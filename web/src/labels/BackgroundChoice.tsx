@@ -1,6 +1,7 @@
 import type { LabelRule } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 type Shape = NonNullable<NonNullable<LabelRule["backing"]>["shape"]>;
 
@@ -18,7 +19,7 @@ export function BackgroundChoice({
     <Choice
       label={label}
       value={shape ?? "none"}
-      choices={[["none", "none"], ...choices.label_backing.shape]}
+      choices={[["none", t("none")], ...choices.label_backing.shape]}
       onChoose={(chosen) => onChoose(chosen === "none" ? undefined : chosen)}
     />
   );

@@ -11,6 +11,7 @@ import type { KeepRule } from "./LabelRuleFields";
 import { limits } from "../generated/limits";
 import { orNone } from "../fields/limits";
 import { NumberOf } from "../fields/NumberOf";
+import { t } from "../texts/t";
 
 /** What lies under a label, and the line that leads to one that is moved away. */
 export function BehindFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRule }) {
@@ -26,21 +27,21 @@ export function BehindFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRu
       <ColourBeside
         colour={
           <Colour
-            label="Colour of the halo"
+            label={t("Colour of the halo")}
             value={halo.colour}
             onSave={(colour) => onSave({ ...rule, halo: { ...rule.halo, colour } })}
           />
         }
       >
         <Measured
-          label="Halo, mm"
+          label={t("Halo, mm")}
           value={halo.width_mm}
           limits={limits.label_halo.width_mm}
           onSave={(width_mm) => onSave({ ...rule, halo: { ...rule.halo, width_mm } })}
         />
       </ColourBeside>
       <BackgroundChoice
-        label="Background"
+        label={t("Background")}
         shape={backing && behind.shape}
         onChoose={(shape) =>
           shape
@@ -53,13 +54,13 @@ export function BehindFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRu
           colour={
             <>
               <Colour
-                label="Colour of the background"
+                label={t("Colour of the background")}
                 value={behind.fill.colour}
                 onSave={(colour) => keepBacking({ fill: { ...behind.fill, colour } })}
               />
               {backing.stroke && (
                 <Colour
-                  label="Colour of the background’s edge"
+                  label={t("Colour of the background’s edge")}
                   value={stroke.colour}
                   onSave={(colour) => keepBacking({ stroke: { ...backing.stroke, colour } })}
                 />
@@ -67,9 +68,9 @@ export function BehindFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRu
             </>
           }
         >
-          <NumberOf label="Margin, mm" part="label_backing" of="margin_mm" given={behind} onSave={keepBacking} />
+          <NumberOf label={t("Margin, mm")} part="label_backing" of="margin_mm" given={behind} onSave={keepBacking} />
           <Measured
-            label="Edge, mm"
+            label={t("Edge, mm")}
             value={backing.stroke ? stroke.width_mm : 0}
             limits={orNone(limits.stroke.width_mm)}
             onSave={(width_mm) =>
@@ -83,14 +84,14 @@ export function BehindFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRu
       <ColourBeside
         colour={
           <Colour
-            label="Colour of leader lines"
+            label={t("Colour of leader lines")}
             value={leader.colour}
             onSave={(colour) => onSave({ ...rule, leader: { width_mm: 0.15, ...rule.leader, colour } })}
           />
         }
       >
         <Measured
-          label="Leader line, mm"
+          label={t("Leader line, mm")}
           value={rule.leader?.width_mm ?? 0.15}
           limits={limits.stroke.width_mm}
           onSave={(width_mm) => onSave({ ...rule, leader: { ...rule.leader, width_mm } })}

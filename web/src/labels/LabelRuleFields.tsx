@@ -22,6 +22,7 @@ import { LinePlaceFields } from "./LinePlaceFields";
 import { PointPlaceFields } from "./PointPlaceFields";
 import { limits } from "../generated/limits";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 export type KeepRule = (rule: LabelRule) => Promise<unknown>;
 export type LabelledKind = "point" | "line" | "area" | "mixed";
@@ -51,17 +52,17 @@ export function LabelRuleFields({
       {is("line") && <LinePlaceFields places={rule.lines} onSave={(lines) => onSave({ ...rule, lines })} />}
       {is("area") && <AreaPlaceFields places={rule.areas} onSave={(areas) => onSave({ ...rule, areas })} />}
       <Flag
-        label="One label for all parts with the same text"
+        label={t("One label for all parts with the same text")}
         value={shown.together}
         onSave={(together) => onSave({ ...rule, together: together || undefined })}
       />
       <Measured
-        label="Priority"
+        label={t("Priority")}
         value={shown.priority}
         limits={limits.label_rule.priority}
         onSave={(priority) => onSave({ ...rule, priority })}
       />
-      <Fold title={rule.when ? "Labels of some features" : "Labels of all features"}>
+      <Fold title={rule.when ? t("Labels of some features") : t("Labels of all features")}>
         <ConditionEditor
           about={about}
           attributes={asking}
@@ -69,7 +70,7 @@ export function LabelRuleFields({
           onSave={(when) => onSave({ ...without(rule, "when"), ...(when && { when }) })}
         />
       </Fold>
-      <Fold title={rule.visible_scales ? "At some scales" : "At all scales"}>
+      <Fold title={rule.visible_scales ? t("At some scales") : t("At all scales")}>
         <Pair>
           <ScaleRange
             scales={rule.visible_scales}
@@ -78,39 +79,39 @@ export function LabelRuleFields({
           />
         </Pair>
       </Fold>
-      <Fold title="Halo, background and leader">
+      <Fold title={t("Halo, background and leader")}>
         <BehindFields rule={rule} onSave={onSave} />
       </Fold>
-      <Fold title="Case, spacing and lines">
+      <Fold title={t("Case, spacing and lines")}>
         <Box sx={{ display: "grid", gap: 1 }}>
           <Choice
-            label="Letters"
+            label={t("Letters")}
             value={shown.letter_case}
             choices={choices.label_rule.letter_case}
             onChoose={(letter_case) => onSave({ ...rule, letter_case })}
           />
           <Pair>
             <Measured
-              label="Letter spacing, pt"
+              label={t("Letter spacing, pt")}
               value={shown.letter_spacing_pt}
               limits={limits.label_rule.letter_spacing_pt}
               onSave={(letter_spacing_pt) => onSave({ ...rule, letter_spacing_pt })}
             />
             <Measured
-              label="Word spacing, pt"
+              label={t("Word spacing, pt")}
               value={shown.word_spacing_pt}
               limits={limits.label_rule.word_spacing_pt}
               onSave={(word_spacing_pt) => onSave({ ...rule, word_spacing_pt })}
             />
             <NumberOrNone
-              label="Wrap after, characters"
+              label={t("Wrap after, characters")}
               value={rule.wrap}
-              placeholder="any number"
+              placeholder={t("any number")}
               limits={limits.label_rule.wrap}
               onSave={(wrap) => onSave(wrap === undefined ? without(rule, "wrap") : { ...rule, wrap })}
             />
             <Measured
-              label="Line spacing, × size"
+              label={t("Line spacing, × size")}
               value={shown.line_spacing}
               limits={limits.label_rule.line_spacing}
               onSave={(line_spacing) => onSave({ ...rule, line_spacing })}
@@ -118,7 +119,13 @@ export function LabelRuleFields({
           </Pair>
         </Box>
       </Fold>
-      <Fold title={rule.abbreviations?.length ? `Abbreviations (${rule.abbreviations.length})` : "Abbreviations"}>
+      <Fold
+        title={
+          rule.abbreviations?.length
+            ? t("Abbreviations (%{length})", { length: rule.abbreviations.length })
+            : t("Abbreviations")
+        }
+      >
         <AbbreviationFields
           list={rule.abbreviations ?? []}
           onSave={(abbreviations) =>

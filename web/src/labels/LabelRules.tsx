@@ -10,11 +10,12 @@ import { defaults } from "../generated/defaults";
 import { LabelRuleFields } from "./LabelRuleFields";
 import { useOpenRule } from "../fields/useOpenRule";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 type Put = (label: string, layer: Layer) => Promise<unknown>;
 
 // What a rule is called where it has no title.
-const titleOf = (rule: LabelRule) => rule.title || rule.field || rule.text?.split("\n")[0] || "no text";
+const titleOf = (rule: LabelRule) => rule.title || rule.field || rule.text?.split("\n")[0] || t("no text");
 
 /** The label rules of a layer in their order; one at a time is open to be edited. */
 export function LabelRules({
@@ -46,20 +47,24 @@ export function LabelRules({
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1 }}>
       {rules.length > 1 && (
         <Choice
-          label="A feature has the labels of"
+          label={t("A feature has the labels of")}
           value={shown.label_match}
           choices={choices.layer.label_match}
           onChoose={(label_match) => put(`Labels of ${layer.title}`, { ...layer, label_match })}
         />
       )}
       {rules.length > 0 && (
-        <Box component="ol" aria-label={`Labels of ${layer.title}`} sx={{ m: 0, p: 0, listStyle: "none" }}>
+        <Box
+          component="ol"
+          aria-label={t("Labels of %{title}", { title: layer.title })}
+          sx={{ m: 0, p: 0, listStyle: "none" }}
+        >
           {rules.map((rule, index) => (
             <Box component="li" key={index} sx={{ borderBottom: 1, borderColor: "divider" }}>
               <RuleRow
                 title={titleOf(rule)}
                 name={`label rule ${index + 1}`}
-                removes={`Remove label rule ${index + 1}`}
+                removes={t("Remove label rule %{value}", { value: index + 1 })}
                 index={index}
                 count={rules.length}
                 open={open === index}
@@ -76,7 +81,7 @@ export function LabelRules({
                     rule={rule}
                     kind={kind}
                     attributes={attributes}
-                    about={`labels of ${layer.title}, rule ${index + 1}`}
+                    about={t("labels of %{title}, rule %{value}", { title: layer.title, value: index + 1 })}
                     onSave={(fresh) => keep(rules.map((known, place) => (place === index ? fresh : known)))}
                   />
                 </Box>
@@ -86,21 +91,21 @@ export function LabelRules({
         </Box>
       )}
       {rules.length > 0 && (
-        <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>Zoom in on the map to see the labels on it.</Box>
+        <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>{t("Zoom in on the map to see the labels on it.")}</Box>
       )}
       <Box>
         <Button startIcon={<AddIcon />} onClick={add} disabled={!field}>
-          {rules.length === 0 ? "Label the features" : "Further label rule"}
+          {rules.length === 0 ? t("Label the features") : t("Further label rule")}
         </Button>
       </Box>
       <Choice
-        label="Labels and the layer’s symbols"
+        label={t("Labels and the layer’s symbols")}
         value={avoidanceKey(layer.avoidance)}
         choices={[
-          ["", kind === "point" || kind === "mixed" ? "never over its markers" : "may stand over its symbols"],
-          ["100", "never over its symbols"],
-          ["40", "over its symbols only if need be"],
-          ["0", "may stand over its symbols, markers too"],
+          ["", kind === "point" || kind === "mixed" ? t("never over its markers") : t("may stand over its symbols")],
+          ["100", t("never over its symbols")],
+          ["40", t("over its symbols only if need be")],
+          ["0", t("may stand over its symbols, markers too")],
         ]}
         onChoose={(key) =>
           put(

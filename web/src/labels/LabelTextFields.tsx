@@ -5,11 +5,13 @@ import type { Attribute } from "../api/useAttributes";
 import { Choice } from "../fields/Choice";
 import { Field } from "../fields/Field";
 import type { KeepRule } from "./LabelRuleFields";
+import { t } from "../texts/t";
 
 const COMPOSED = "\u0000composed";
 
 // How a field is written in a composed text.
-const tag = (name: string) => (/^[A-Za-z_][\w-]*$/.test(name) ? `{{ ${name} }}` : `{{ feature["${name}"] }}`);
+const tag = (name: string) =>
+  /^[A-Za-z_][\w-]*$/.test(name) ? `{{ ${name} }}` : t('{{ feature["%{name}"] }}', { name });
 
 /** What a label says: the value of a field, or a text that fields are filled into. */
 export function LabelTextFields({
@@ -28,25 +30,25 @@ export function LabelTextFields({
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1 }}>
       <Choice
-        label="Label from"
+        label={t("Label from")}
         value={text === undefined ? (field ?? "") : COMPOSED}
         choices={[
           ...(text === undefined && !known.includes(field ?? "")
-            ? [[field ?? "", `${field} (no such field)`] as const]
+            ? [[field ?? "", t("%{field} (no such field)", { field })] as const]
             : []),
           ...known.map((name) => [name, name] as const),
-          [COMPOSED, "a composed text"] as const,
+          [COMPOSED, t("a composed text")] as const,
         ]}
         onChoose={choose}
       />
       {text !== undefined && (
         <>
           <Field
-            label="Text of the label"
+            label={t("Text of the label")}
             value={text}
             multiline
             onSave={async (fresh) => {
-              if (fresh.trim() === "") throw new Error("Enter a text, such as {{ name }}.");
+              if (fresh.trim() === "") throw new Error(t("Enter a text, such as {{ name }}."));
               await onSave({ ...rest, text: fresh });
             }}
           />
@@ -64,7 +66,7 @@ function InsertField({ names, onInsert }: { names: string[]; onInsert: (name: st
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
     <Box>
-      <Button onClick={(event) => setAnchor(event.currentTarget)}>Insert a field</Button>
+      <Button onClick={(event) => setAnchor(event.currentTarget)}>{t("Insert a field")}</Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
         {names.map((name) => (
           <MenuItem

@@ -8,6 +8,7 @@ import { FaceChoice } from "../fields/FaceChoice";
 import { Percent } from "../fields/Percent";
 import type { KeepRule } from "./LabelRuleFields";
 import { limits } from "../generated/limits";
+import { t } from "../texts/t";
 
 /** In what type a label is set. */
 export function LabelTypeFields({ rule, onSave }: { rule: LabelRule; onSave: KeepRule }) {
@@ -15,22 +16,26 @@ export function LabelTypeFields({ rule, onSave }: { rule: LabelRule; onSave: Kee
   return (
     <ColourBeside
       colour={
-        <Colour label="Colour of the labels" value={shown.colour} onSave={(colour) => onSave({ ...rule, colour })} />
+        <Colour
+          label={t("Colour of the labels")}
+          value={shown.colour}
+          onSave={(colour) => onSave({ ...rule, colour })}
+        />
       }
     >
       <FaceChoice
-        label="Typeface of the labels"
+        label={t("Typeface of the labels")}
         value={shown.face}
         wide
         onChoose={(face) => onSave({ ...rule, face })}
       />
       <Measured
-        label="Size, pt"
+        label={t("Size, pt")}
         value={shown.size_pt}
         limits={limits.label_rule.size_pt}
         onSave={(size_pt) => onSave({ ...rule, size_pt })}
       />
-      <Percent label="Opacity, %" value={shown.opacity} onSave={(opacity) => onSave({ ...rule, opacity })} />
+      <Percent label={t("Opacity, %")} value={shown.opacity} onSave={(opacity) => onSave({ ...rule, opacity })} />
     </ColourBeside>
   );
 }

@@ -7,6 +7,7 @@ import { Pair } from "../fields/Pair";
 import { defaults } from "../generated/defaults";
 import { NumberOf } from "../fields/NumberOf";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 type Places = NonNullable<LabelRule["lines"]>;
 
@@ -24,37 +25,43 @@ export function LinePlaceFields({
     <Box sx={{ display: "grid", gap: 1 }}>
       <Pair>
         <Choice
-          label="Direction"
+          label={t("Direction")}
           wide
           value={shown.course}
           choices={choices.label_line_places.course}
           onChoose={(course) => keep({ course })}
         />
         <Choice
-          label="Side"
+          label={t("Side")}
           wide
           value={shown.position}
           choices={choices.label_line_places.position}
           onChoose={(position) => keep({ position })}
         />
-        <NumberOf label="Repeat every, mm" part="label_line_places" of="repeat_mm" given={shown} onSave={keep} />
+        <NumberOf label={t("Repeat every, mm")} part="label_line_places" of="repeat_mm" given={shown} onSave={keep} />
         {shown.position !== "on" && (
-          <NumberOf label="Line gap, mm" part="label_line_places" of="gap_mm" given={shown} onSave={keep} />
+          <NumberOf label={t("Line gap, mm")} part="label_line_places" of="gap_mm" given={shown} onSave={keep} />
         )}
         {shown.course === "curved" && (
-          <NumberOf label="Maximum bend, °" part="label_line_places" of="sharpest_deg" given={shown} onSave={keep} />
+          <NumberOf
+            label={t("Maximum bend, °")}
+            part="label_line_places"
+            of="sharpest_deg"
+            given={shown}
+            onSave={keep}
+          />
         )}
       </Pair>
       {shown.position === "on" && (
         <Flag
-          label="Interrupt the line for its label"
+          label={t("Interrupt the line for its label")}
           value={shown.breaks}
           onSave={(breaks) => keep({ breaks: breaks || undefined })}
         />
       )}
       {shown.course !== "level" && (
         <Choice
-          label="Reading direction"
+          label={t("Reading direction")}
           value={shown.top}
           choices={choices.label_line_places.top}
           onChoose={(top) => keep({ top })}

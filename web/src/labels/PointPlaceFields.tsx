@@ -9,6 +9,7 @@ import { Fold } from "../frame/Fold";
 import { defaults } from "../generated/defaults";
 import { choices } from "../generated/choices";
 import { limits } from "../generated/limits";
+import { t } from "../texts/t";
 
 type Places = NonNullable<LabelRule["points"]>;
 type Position = NonNullable<Places["positions"]>[number];
@@ -36,14 +37,14 @@ export function PointPlaceFields({
     <Box sx={{ display: "grid", gap: 0.5 }}>
       <Pair>
         <Measured
-          label="Symbol gap, mm"
+          label={t("Symbol gap, mm")}
           value={shown.gap_mm}
           limits={limits.label_point_places.gap_mm}
           onSave={(gap_mm) => onSave({ ...places, gap_mm })}
         />
         {shown.leader ? (
           <Measured
-            label="Longest leader, mm"
+            label={t("Longest leader, mm")}
             value={shown.leader_mm}
             limits={limits.label_point_places.leader_mm}
             onSave={(leader_mm) => onSave({ ...places, leader_mm })}
@@ -53,14 +54,14 @@ export function PointPlaceFields({
         )}
       </Pair>
       <Flag
-        label="Move away with a leader line if necessary"
+        label={t("Move away with a leader line if necessary")}
         value={shown.leader}
         onSave={(leader) => onSave({ ...places, leader })}
       />
-      <Fold title="Positions">
+      <Fold title={t("Positions")}>
         <Box
           role="group"
-          aria-label="Positions round the symbol, the best first"
+          aria-label={t("Positions round the symbol, the best first")}
           sx={{ display: "grid", gridTemplateColumns: "repeat(3, minmax(0, 1fr))" }}
         >
           {GRID.map(([position, title]) => {
@@ -83,7 +84,7 @@ export function PointPlaceFields({
           })}
         </Box>
         <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>
-          The numbers are the order of preference; one that is switched on again comes last.
+          {t("The numbers are the order of preference; one that is switched on again comes last.")}
         </Box>
       </Fold>
     </Box>

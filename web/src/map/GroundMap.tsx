@@ -10,6 +10,8 @@ import { useGround } from "./useGround";
 import { useMarks } from "./useMarks";
 import { useOlMap } from "./useOlMap";
 import { useValue } from "./useValue";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 interface GroundMapProps {
   label: string;
@@ -83,7 +85,10 @@ export function GroundMap({
         ref={target}
         tabIndex={0}
         role="application"
-        aria-label={`${label}. Arrow keys move ${onMoved ? "the selected cells" : "it"}, plus and minus make it larger and smaller.`}
+        aria-label={t("%{label}. Arrow keys move %{value}, plus and minus make it larger and smaller.", {
+          label,
+          value: onMoved ? t("the selected cells") : "it",
+        })}
         sx={{
           position: "absolute",
           inset: 0,
@@ -125,12 +130,14 @@ export function GroundMap({
       )}
       <Box sx={{ ...NOTE, bottom: 8, display: "flex", gap: 1.5 }}>
         {pointer && (
-          <span>
-            {coordinate(pointer[0])} E&ensp;{coordinate(pointer[1])} N
-          </span>
+          <span>{rich(t("<1/> E&ensp;<2/> N"), { 1: coordinate(pointer[0]), 2: coordinate(pointer[1]) })}</span>
         )}
         {value && <span>{value}</span>}
-        {metresPerPixel && <span>screen about {ratio(Math.round(metresPerPixel / (0.0254 / 96) / 100) * 100)}</span>}
+        {metresPerPixel && (
+          <span>
+            {rich(t("screen about <1/>"), { 1: ratio(Math.round(metresPerPixel / (0.0254 / 96) / 100) * 100) })}
+          </span>
+        )}
       </Box>
     </Box>
   );

@@ -3,14 +3,15 @@ import { useState, type KeyboardEvent, type MouseEvent } from "react";
 import { noteKinds, placesOf, useNotes, type NoteKind } from "./useNotes";
 import type { Place } from "../page/onGround";
 import { toldElsewhere } from "../api/toldElsewhere";
+import { t } from "../texts/t";
 
 // What each kind asks for.
 const ASKS: Record<NoteKind, string> = {
-  text: "Click to place the text.",
-  line: "Click each point, ending at the tip; then press Enter or double-click.",
-  rectangle: "Click two opposite corners.",
-  ellipse: "Click two opposite corners of the ellipse’s box.",
-  area: "Click each corner; then Enter or a double click.",
+  text: t("Click to place the text."),
+  line: t("Click each point, ending at the tip; then press Enter or double-click."),
+  rectangle: t("Click two opposite corners."),
+  ellipse: t("Click two opposite corners of the ellipse’s box."),
+  area: t("Click each corner; then Enter or a double click."),
 };
 
 /**
@@ -66,7 +67,7 @@ export function NewNoteOnPage({ perMm, size: [width, height] }: { perMm: number;
       role="group"
       tabIndex={0}
       ref={(element: HTMLElement | null) => element?.focus()}
-      aria-label={`Place the new ${noteKinds[making]}`}
+      aria-label={t("Place the new %{making}", { making: noteKinds[making] })}
       onClick={click}
       onKeyDown={press}
       sx={{ position: "absolute", inset: 0, cursor: "crosshair", outline: "none" }}
@@ -99,8 +100,8 @@ export function NewNoteOnPage({ perMm, size: [width, height] }: { perMm: number;
         }}
         onClick={(event) => event.stopPropagation()}
       >
-        {ASKS[making]} <Button onClick={inMiddle}>Put it in the middle</Button>
-        <Button onClick={() => setMaking(null)}>Cancel</Button>
+        {ASKS[making]} <Button onClick={inMiddle}>{t("Put it in the middle")}</Button>
+        <Button onClick={() => setMaking(null)}>{t("Cancel")}</Button>
       </Box>
     </Box>
   );

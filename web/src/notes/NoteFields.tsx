@@ -18,8 +18,9 @@ import { titleOf, useNotes } from "./useNotes";
 import type { Place } from "../page/onGround";
 import { limits } from "../generated/limits";
 import { NumberOf } from "../fields/NumberOf";
+import { t } from "../texts/t";
 
-const ENDS = [["", "nothing"], ...lineEnds] as const;
+const ENDS = [["", t("nothing")], ...lineEnds] as const;
 const STROKE = { width_mm: 0.4, colour: "#8c2f39" };
 
 /** What a note says and how it looks. */
@@ -38,43 +39,45 @@ export function NoteFields({ note }: { note: Note }) {
   return (
     <Box sx={{ display: "grid", gap: 1, mt: 1, pl: 1, borderLeft: 2, borderColor: "thread.main" }}>
       <Field
-        label={note.kind === "text" ? "Text of the note" : "What it is about"}
+        label={note.kind === "text" ? t("Text of the note") : t("What it is about")}
         value={note.text ?? ""}
         multiline
         onSave={async (text) => {
-          if (note.kind === "text" && text.trim() === "") throw new Error("Enter a text.");
+          if (note.kind === "text" && text.trim() === "") throw new Error(t("Enter a text."));
           await keep({ text }, "Text of the note");
         }}
       />
       {note.kind === "text" && (
         <>
           <ColourBeside
-            colour={<Colour label="Colour of the note" value={shown.colour} onSave={(colour) => keep({ colour })} />}
+            colour={
+              <Colour label={t("Colour of the note")} value={shown.colour} onSave={(colour) => keep({ colour })} />
+            }
           >
-            <FaceChoice label="Typeface of the note" value={shown.face} wide onChoose={(face) => keep({ face })} />
-            <NumberOf label="Size, pt" part="note" of="size_pt" given={shown} onSave={keep} />
+            <FaceChoice label={t("Typeface of the note")} value={shown.face} wide onChoose={(face) => keep({ face })} />
+            <NumberOf label={t("Size, pt")} part="note" of="size_pt" given={shown} onSave={keep} />
           </ColourBeside>
-          <NumberOf label="Rotation, ° clockwise" part="note" of="rotation_deg" given={shown} onSave={keep} />
+          <NumberOf label={t("Rotation, ° clockwise")} part="note" of="rotation_deg" given={shown} onSave={keep} />
           <BackgroundChoice
-            label="Background of the note"
+            label={t("Background of the note")}
             shape={note.backing && (note.backing.shape ?? "box")}
             onChoose={(shape) => keep({ backing: shape && { ...note.backing, shape } }, "Background of the note")}
           />
-          <Flag label="Leader line to a place" value={led} onSave={withLeader} />
+          <Flag label={t("Leader line to a place")} value={led} onSave={withLeader} />
         </>
       )}
       {(note.kind !== "text" || led) && (
         <ColourBeside
           colour={
             <Colour
-              label="Colour of the line"
+              label={t("Colour of the line")}
               value={stroke.colour}
               onSave={(colour) => keep({ stroke: { ...stroke, colour } }, "Line of the note")}
             />
           }
         >
           <Measured
-            label="Line width, mm"
+            label={t("Line width, mm")}
             value={stroke.width_mm}
             limits={limits.stroke.width_mm}
             onSave={(width_mm) => keep({ stroke: { ...stroke, width_mm } }, "Line of the note")}
@@ -85,7 +88,7 @@ export function NoteFields({ note }: { note: Note }) {
         <Pair>
           {note.kind === "line" && (
             <Choice
-              label="Begins with"
+              label={t("Begins with")}
               wide
               value={note.first_end ?? ""}
               choices={ENDS}
@@ -93,14 +96,14 @@ export function NoteFields({ note }: { note: Note }) {
             />
           )}
           <Choice
-            label="Ends in"
+            label={t("Ends in")}
             wide
             value={note.last_end ?? ""}
             choices={ENDS}
             onChoose={(end) => keep({ last_end: end === "" ? undefined : end }, "Ends of the note")}
           />
           <Measured
-            label="Size of the ends, mm"
+            label={t("Size of the ends, mm")}
             value={shown.end_mm}
             limits={limits.note.end_mm}
             onSave={(end_mm) => keep({ end_mm }, "Ends of the note")}
@@ -110,7 +113,7 @@ export function NoteFields({ note }: { note: Note }) {
       {(note.kind === "rectangle" || note.kind === "ellipse" || note.kind === "area") && (
         <>
           <Flag
-            label="Filled"
+            label={t("Filled")}
             value={!!note.fill}
             onSave={(fill) =>
               keep({ fill: fill ? { colour: stroke.colour, opacity: 0.2 } : undefined }, "Area of the note")
@@ -120,13 +123,13 @@ export function NoteFields({ note }: { note: Note }) {
         </>
       )}
       <Flag
-        label="Hidden"
+        label={t("Hidden")}
         value={shown.hidden}
         onSave={(hidden) => keep({ hidden: hidden || undefined }, hidden ? "Hide the note" : "Show the note")}
       />
       <Box>
         <Button color="error" onClick={() => void remove(note).catch(toldElsewhere)}>
-          Remove the note
+          {t("Remove the note")}
         </Button>
       </Box>
     </Box>

@@ -6,6 +6,7 @@ import { NewNoteOnPage } from "./NewNoteOnPage";
 import { arrowWay } from "../page/arrowWay";
 import type { Place } from "../page/onGround";
 import { titleOf, useNotes } from "./useNotes";
+import { t } from "../texts/t";
 
 // So far in px is no drag.
 const STILL_PX = 3;
@@ -60,7 +61,7 @@ export function NotesOnPage({ perMm, size: [width, height] }: { perMm: number; s
     <Box
       component="svg"
       role="group"
-      aria-label="Notes of the page"
+      aria-label={t("Notes of the page")}
       viewBox={`0 0 ${width} ${height}`}
       sx={{ position: "absolute", inset: 0, width: "100%", height: "100%", pointerEvents: "none" }}
     >
@@ -76,7 +77,11 @@ export function NotesOnPage({ perMm, size: [width, height] }: { perMm: number; s
               role="button"
               tabIndex={0}
               aria-pressed={chosen}
-              aria-label={`${titleOf(note)}, place ${index + 1} of ${note.places.length}`}
+              aria-label={t("%{note}, place %{value} of %{length}", {
+                note: titleOf(note),
+                value: index + 1,
+                length: note.places.length,
+              })}
               data-note={note.id}
               cx={x}
               cy={y}

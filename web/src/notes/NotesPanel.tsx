@@ -3,6 +3,8 @@ import { Flag } from "../fields/Flag";
 import { Heading } from "../frame/Card";
 import { NoteFields } from "./NoteFields";
 import { noteKinds, titleOf, useNotes, type NoteKind } from "./useNotes";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** The notes of the book, as the page has them: new ones, the list, the one that is selected. */
 export function NotesPanel() {
@@ -10,9 +12,9 @@ export function NotesPanel() {
   const note = list.find((known) => known.id === picked);
   return (
     <>
-      <Heading text="Notes" />
+      <Heading text={t("Notes")} />
       <Flag
-        label="Edit the notes on the page"
+        label={t("Edit the notes on the page")}
         value={open}
         onSave={(value) => {
           setOpen(value);
@@ -21,11 +23,11 @@ export function NotesPanel() {
         }}
       />
       {open && ready && !way && (
-        <Box sx={{ fontSize: 13, color: "text.secondary" }}>Notes cannot be placed on this page.</Box>
+        <Box sx={{ fontSize: 13, color: "text.secondary" }}>{t("Notes cannot be placed on this page.")}</Box>
       )}
       {open && way && (
         <>
-          <Box role="group" aria-label="New note" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
+          <Box role="group" aria-label={t("New note")} sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
             {(Object.keys(noteKinds) as NoteKind[]).map((kind) => (
               <Button
                 key={kind}
@@ -33,12 +35,12 @@ export function NotesPanel() {
                 aria-pressed={making === kind}
                 onClick={() => setMaking(making === kind ? null : kind)}
               >
-                New {noteKinds[kind]}
+                {rich(t("New <1/>"), { 1: noteKinds[kind] })}
               </Button>
             ))}
           </Box>
           {list.length > 0 && (
-            <Box component="ul" aria-label="Notes of the book" sx={{ m: 0, mt: 1, p: 0, listStyle: "none" }}>
+            <Box component="ul" aria-label={t("Notes of the book")} sx={{ m: 0, mt: 1, p: 0, listStyle: "none" }}>
               {list.map((known) => (
                 <li key={known.id}>
                   <Button

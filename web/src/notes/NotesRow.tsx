@@ -3,6 +3,8 @@ import { useBook, useChange } from "../api/book";
 import { count } from "../api/words";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { layerFormats } from "../generated/kinds";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** The notes among the layers: shown or not, and out as any other. */
 export function NotesRow() {
@@ -24,24 +26,25 @@ export function NotesRow() {
               notes: { ...notes, visible: visible ? false : undefined },
             } as never).catch(toldElsewhere)
           }
-          slotProps={{ input: { "aria-label": `Show ${title}` } }}
+          slotProps={{ input: { "aria-label": t("Show %{title}", { title }) } }}
         />
         {title}
         <Box component="span" sx={{ color: "text.secondary", fontSize: 12.5 }}>
-          {count(notes.list.length, "note")}, above all layers
+          {rich(t("<1/>, above all layers"), { 1: count(notes.list.length, "note") })}
         </Box>
       </Box>
       <Box sx={{ fontSize: 12.5, color: "text.secondary", pl: 1 }}>
-        Export as{" "}
-        {layerFormats.map(([format, formatTitle]) => (
-          <Button
-            key={format}
-            sx={{ py: 0, px: 0.5, minHeight: 24 }}
-            href={`/api/books/${book.id}/notes/file?format=${format}`}
-          >
-            {formatTitle}
-          </Button>
-        ))}
+        {rich(t("Export as <1/>"), {
+          1: layerFormats.map(([format, formatTitle]) => (
+            <Button
+              key={format}
+              sx={{ py: 0, px: 0.5, minHeight: 24 }}
+              href={`/api/books/${book.id}/notes/file?format=${format}`}
+            >
+              {formatTitle}
+            </Button>
+          )),
+        })}
       </Box>
     </Box>
   );

@@ -4,6 +4,7 @@ import type { Note } from "../api/types";
 import { useSheet } from "../frame/useSheet";
 import { useSheetLabels } from "../labels/hand/useLabels";
 import { toGround, toPage, type Place } from "../page/onGround";
+import { t } from "../texts/t";
 
 export type NoteKind = Note["kind"];
 
@@ -59,7 +60,7 @@ export function useNotes() {
       id: `note-${at}`,
       kind,
       places,
-      ...(kind === "text" && { text: "Note" }),
+      ...(kind === "text" && { text: t("Note") }),
       ...(kind === "line" && { last_end: "head" as const }),
     };
     await write(`New ${noteKinds[kind]}`, [...list, note]);
@@ -77,8 +78,8 @@ export function useNotes() {
 }
 
 export const noteKinds: Record<NoteKind, string> = {
-  text: "text",
-  line: "line or arrow",
+  text: t("text"),
+  line: t("line or arrow"),
   rectangle: "rectangle",
   ellipse: "ellipse",
   area: "area",

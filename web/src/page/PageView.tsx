@@ -11,6 +11,7 @@ import { RULER, Ruler } from "./Ruler";
 import { ZoomButtons } from "./ZoomButtons";
 import { GuideLines, useGuides } from "./guides";
 import { useZoom } from "./useZoom";
+import { t } from "../texts/t";
 
 const NO_GUIDES: Guides = {};
 
@@ -87,7 +88,7 @@ export function PageView({ sheet, overlay, selected, guides = NO_GUIDES, onGuide
         onScroll={(event) => setScroll({ x: event.currentTarget.scrollLeft, y: event.currentTarget.scrollTop })}
         tabIndex={0}
         role="region"
-        aria-label="The page"
+        aria-label={t("The page")}
         sx={{
           position: "absolute",
           inset: `${RULER}px 0 0 ${RULER}px`,
@@ -99,7 +100,11 @@ export function PageView({ sheet, overlay, selected, guides = NO_GUIDES, onGuide
           <Box
             ref={paper}
             role="img"
-            aria-label={`${sheet === 0 ? "Index sheet" : `Sheet ${sheet}`}, ${width} × ${height} mm`}
+            aria-label={t("%{value}, %{width} × %{height} mm", {
+              value: sheet === 0 ? t("Index sheet") : t("Sheet %{sheet}", { sheet }),
+              width,
+              height,
+            })}
             aria-busy={drawing.isFetching}
             data-sheet={drawing.isPlaceholderData ? "" : sheet}
             sx={{

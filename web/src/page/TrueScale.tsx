@@ -6,6 +6,8 @@ import { get } from "../api/client";
 import { count, groundSize } from "../api/words";
 import { Row } from "../frame/Card";
 import type { SheetFacts as Facts } from "../generated/answers";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 const oneDecimal = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 1, maximumFractionDigits: 1 });
 
@@ -24,13 +26,17 @@ const factor = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 5, maximu
 
 function factors({ point_scale, meridian_scale, areal_scale }: Facts): string {
   if (Math.abs(point_scale - meridian_scale) < ALIKE) return factor.format(point_scale);
-  return `${factor.format(point_scale)} along the bar, ${factor.format(meridian_scale)} along the meridian, ${factor.format(areal_scale)} of areas`;
+  return t("%{point_scale} along the bar, %{meridian_scale} along the meridian, %{areal_scale} of areas", {
+    point_scale: factor.format(point_scale),
+    meridian_scale: factor.format(meridian_scale),
+    areal_scale: factor.format(areal_scale),
+  });
 }
 
 /** How much ground the sheet shows, along its middle lines on the ellipsoid. */
 export function Shown({ sheet }: { sheet: number }) {
   const facts = useFacts(sheet);
-  return <Row name="Shows">{facts.data ? groundSize(facts.data.width_m, facts.data.height_m) : "…"}</Row>;
+  return <Row name={t("Shows")}>{facts.data ? groundSize(facts.data.width_m, facts.data.height_m) : "…"}</Row>;
 }
 
 /** The feature of the study area that the sheet is of. */
@@ -38,7 +44,7 @@ export function FeatureShown({ sheet }: { sheet: number }) {
   const feature = useFacts(sheet).data?.feature;
   if (!feature) return null;
   return (
-    <Row name="Feature" unit={feature.own ? undefined : "main one"}>
+    <Row name={t("Feature")} unit={feature.own ? undefined : "main one"}>
       {feature.name}
     </Row>
   );
@@ -49,9 +55,9 @@ export function TrueScale({ sheet }: { sheet: number }) {
   const facts = useFacts(sheet);
   return (
     <>
-      <Row name="Scale on the ellipsoid">{facts.data ? `1:${oneDecimal.format(facts.data.true_scale)}` : "…"}</Row>
-      <Row name="Scale factor">{facts.data ? factors(facts.data) : "…"}</Row>
-      <Row name="Convergence">{facts.data?.convergence ?? "…"}</Row>
+      <Row name={t("Scale on the ellipsoid")}>{facts.data ? `1:${oneDecimal.format(facts.data.true_scale)}` : "…"}</Row>
+      <Row name={t("Scale factor")}>{facts.data ? factors(facts.data) : "…"}</Row>
+      <Row name={t("Convergence")}>{facts.data?.convergence ?? "…"}</Row>
     </>
   );
 }
@@ -63,13 +69,14 @@ export function LabelCount({ sheet }: { sheet: number }) {
   return (
     <>
       {" "}
-      <b>{count(labels.placed, "label")}</b> here
-      {labels.unplaced ? (
-        <>
-          , <b>{labels.unplaced} without room</b>
-        </>
-      ) : null}
-      .
+      {rich(t("<1/> here<2/>."), {
+        1: <b>{count(labels.placed, "label")}</b>,
+        2: labels.unplaced ? (
+          <>
+            , <b>{rich(t("<1/> without room"), { 1: labels.unplaced })}</b>
+          </>
+        ) : null,
+      })}
     </>
   );
 }
@@ -81,7 +88,7 @@ export function LeftOutOfSheet({ sheet }: { sheet: number }) {
   return (
     <Box
       role="note"
-      aria-label="Left out of this sheet"
+      aria-label={t("Left out of this sheet")}
       sx={{ display: "flex", gap: 1, mt: 1.5, p: 1, border: 1, borderColor: "warning.main", fontSize: 13 }}
     >
       <WarningIcon fontSize="small" sx={{ color: "warning.main" }} />

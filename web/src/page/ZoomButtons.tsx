@@ -2,6 +2,7 @@ import { Button, ButtonGroup } from "@mui/material";
 import type { Rectangle } from "../api/types";
 import { RULER } from "./Ruler";
 import { PX_PER_MM, type Zoom } from "./useZoom";
+import { t } from "../texts/t";
 
 /** selected: undefined where nothing can be. */
 export function ZoomButtons({ zoom, selected }: { zoom: Zoom; selected: Rectangle | null | undefined }) {
@@ -19,24 +20,24 @@ export function ZoomButtons({ zoom, selected }: { zoom: Zoom; selected: Rectangl
         bgcolor: "background.paper",
         "& .MuiButton-root": { py: 0, fontSize: 12.5 },
       }}
-      aria-label="Zoom"
+      aria-label={t("Zoom")}
     >
-      <Button onClick={() => zoom.step(1 / 1.25)} aria-label="Smaller">
+      <Button onClick={() => zoom.step(1 / 1.25)} aria-label={t("Smaller")}>
         −
       </Button>
-      <Button onClick={zoom.toActualSize} aria-label={`${percent} %: show at actual size`}>
+      <Button onClick={zoom.toActualSize} aria-label={t("%{percent} %: show at actual size", { percent })}>
         {percent} %
       </Button>
-      <Button onClick={() => zoom.step(1.25)} aria-label="Larger">
+      <Button onClick={() => zoom.step(1.25)} aria-label={t("Larger")}>
         +
       </Button>
       <Button onClick={zoom.toPage} aria-pressed={zoom.fitted}>
-        Page
+        {t("Page")}
       </Button>
-      <Button onClick={zoom.toWidth}>Width</Button>
+      <Button onClick={zoom.toWidth}>{t("Width")}</Button>
       {selected !== undefined && (
         <Button onClick={zoom.closeUp} disabled={!selected}>
-          Selection
+          {t("Selection")}
         </Button>
       )}
     </ButtonGroup>

@@ -2,6 +2,7 @@ import { Box } from "@mui/material";
 import { useState, type PointerEvent, type RefObject } from "react";
 import type { Guides } from "../api/types";
 import { Tag } from "./Tag";
+import { t } from "../texts/t";
 
 type Axis = "x" | "y";
 interface Pulled {
@@ -94,7 +95,7 @@ export function GuideLines({
               <Box sx={line(axis, at, false)} />
               <Box
                 data-guide={`${axis} ${at}`}
-                title={`${at} mm`}
+                title={t("%{at} mm", { at })}
                 onPointerDown={pull(axis, index)}
                 sx={grip(axis, at)}
               />
@@ -113,7 +114,7 @@ export function GuideLines({
                 : { top: Math.max(pulled.at, 0) * perMm + 6, left: 4 }),
             }}
           >
-            {pulled.outside ? "let go here: no guide" : `${pulled.at} mm`}
+            {pulled.outside ? t("let go here: no guide") : t("%{pulled} mm", { pulled: pulled.at })}
           </Tag>
         </>
       )}

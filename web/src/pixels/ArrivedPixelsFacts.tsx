@@ -4,6 +4,8 @@ import { Choice } from "../fields/Choice";
 import type { PixelsInfo } from "../api/types";
 import { choices } from "../generated/choices";
 import { plain, sizeOf } from "./words";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 const MOST_CLASSES = 12;
 
@@ -21,24 +23,39 @@ export function ArrivedPixelsFacts({
 }) {
   const pixels = layer.pixels!;
   const rows: [string, string | null][] = [
-    ["Kind", pixels.files ? `${pixels.files} files, ${pixels.format}` : pixels.format],
+    [
+      "Kind",
+      pixels.files ? t("%{files} files, %{format}", { files: pixels.files, format: pixels.format }) : pixels.format,
+    ],
     ["Size", sizeOf(pixels.width, pixels.height, pixels.pixel_m)],
     ["Bands", `${pixels.bands}, ${pixels.type}`],
-    ["CRS", layer.reference_name ?? "not said"],
+    ["CRS", layer.reference_name ?? t("not said")],
     [
       "Place",
       !pixels.located
-        ? "not said"
+        ? t("not said")
         : pixels.control_points > 0 && !pixels.pixel
-          ? `fitted by ${pixels.control_points} control points`
+          ? t("fitted by %{control_points} control points", { control_points: pixels.control_points })
           : null,
     ],
-    ["Empty", pixels.masked ? "by a mask" : pixels.nodata === null ? null : `where it is ${pixels.nodata}`],
+    [
+      "Empty",
+      pixels.masked
+        ? t("by a mask")
+        : pixels.nodata === null
+          ? null
+          : t("where it is %{nodata}", { nodata: pixels.nodata }),
+    ],
     ["Unit", pixels.unit],
     ...pixels.statistics.map((known, index): [string, string | null] => [
-      pixels.statistics.length > 1 ? `Band ${index + 1}` : "Values",
+      pixels.statistics.length > 1 ? t("Band %{value}", { value: index + 1 }) : "Values",
       known &&
-        `${pixels.about ? "about " : ""}${plain(known.lowest)} to ${plain(known.highest)}, mean ${plain(known.mean)}`,
+        t("%{value}%{lowest} to %{highest}, mean %{mean}", {
+          value: pixels.about ? "about " : "",
+          lowest: plain(known.lowest),
+          highest: plain(known.highest),
+          mean: plain(known.mean),
+        }),
     ]),
   ];
   return (
@@ -47,7 +64,7 @@ export function ArrivedPixelsFacts({
         <Box
           component="img"
           src={pixels.small}
-          alt={`Preview of ${layer.title}`}
+          alt={t("Preview of %{title}", { title: layer.title })}
           sx={{
             width: "100%",
             maxHeight: 190,
@@ -72,7 +89,7 @@ export function ArrivedPixelsFacts({
       </Box>
       {!pixels.located && (
         <Box role="alert" sx={{ fontSize: 13, color: "error.main", fontWeight: 600 }}>
-          The file does not say where it lies. Import it together with its world file.
+          {t("The file does not say where it lies. Import it together with its world file.")}
         </Box>
       )}
       {pixels.classes.length > 0 && (
@@ -85,12 +102,14 @@ export function ArrivedPixelsFacts({
               {entry.value} {entry.title}
             </Box>
           ))}
-          {pixels.classes.length > MOST_CLASSES && <span>and {pixels.classes.length - MOST_CLASSES} more</span>}
+          {pixels.classes.length > MOST_CLASSES && (
+            <span>{rich(t("and <1/> more"), { 1: pixels.classes.length - MOST_CLASSES })}</span>
+          )}
         </Box>
       )}
       <Box sx={{ mt: 1 }}>
         <Choice
-          label="Read as"
+          label={t("Read as")}
           value={takenAs}
           choices={choices.layer_data.taken_as}
           onChoose={async (kind) => onTakenAs(kind)}

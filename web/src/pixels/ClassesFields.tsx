@@ -7,6 +7,7 @@ import { Field } from "../fields/Field";
 import { SETS, colours } from "../fields/palettes";
 import { without } from "../fields/without";
 import type { LookFieldsProps } from "./LookFieldsProps";
+import { t } from "../texts/t";
 
 type Look = Extract<RasterLook, { kind: "classes" }>;
 type Class = Look["classes"][number];
@@ -14,8 +15,10 @@ type Class = Look["classes"][number];
 // "12", "10 to 20", "below 10", "20 and more"
 function valuesOf(entry: Class): string {
   if (entry.value !== undefined) return String(entry.value);
-  if (entry.from === undefined) return `below ${entry.to}`;
-  return entry.to === undefined ? `${entry.from} and more` : `${entry.from} to ${entry.to}`;
+  if (entry.from === undefined) return t("below %{entry}", { entry: entry.to });
+  return entry.to === undefined
+    ? t("%{from} and more", { from: entry.from })
+    : t("%{from} to %{entry}", { from: entry.from, entry: entry.to });
 }
 
 function readValues(text: string, entry: Class): Class {
@@ -25,7 +28,7 @@ function readValues(text: string, entry: Class): Class {
   if (/(more|\+)\s*$/i.test(text) && numbers.length === 1) return { ...rest, from: numbers[0] };
   if (numbers.length === 2) return { ...rest, from: numbers[0], to: numbers[1] };
   if (numbers.length === 1 && Number.isInteger(numbers[0])) return { ...rest, value: numbers[0] };
-  throw new Error("Enter a whole number, or a range: 10 to 20, below 10, 20 and more.");
+  throw new Error(t("Enter a whole number, or a range: 10 to 20, below 10, 20 and more."));
 }
 
 /** A colour and a title for each class of values. */
@@ -61,25 +64,25 @@ export function ClassesFields({ look, pixels, onSave }: LookFieldsProps<"classes
             onChange={(event) => {
               void change(index, event.target.checked ? without(entry, "hidden") : { ...entry, hidden: true });
             }}
-            slotProps={{ input: { "aria-label": `Show ${entry.title || valuesOf(entry)}` } }}
+            slotProps={{ input: { "aria-label": t("Show %{value}", { value: entry.title || valuesOf(entry) }) } }}
           />
           <Colour
-            label={`Colour of ${entry.title || valuesOf(entry)}`}
+            label={t("Colour of %{value}", { value: entry.title || valuesOf(entry) })}
             value={entry.colour}
             onSave={(colour) => change(index, { ...entry, colour })}
           />
           <Box sx={{ width: entry.value === undefined ? 76 : 36, flexShrink: 0, ml: 0.5 }}>
             <Field
-              label="Value"
+              label={t("Value")}
               value={valuesOf(entry)}
               onSave={async (text) => change(index, readValues(text, entry))}
             />
           </Box>
-          <Field label="Title" value={entry.title ?? ""} onSave={(title) => change(index, { ...entry, title })} />
+          <Field label={t("Title")} value={entry.title ?? ""} onSave={(title) => change(index, { ...entry, title })} />
           <IconButton
             size="small"
             sx={{ p: 0.25 }}
-            aria-label={`Remove the class ${entry.title || valuesOf(entry)}`}
+            aria-label={t("Remove the class %{value}", { value: entry.title || valuesOf(entry) })}
             disabled={look.classes.length === 1}
             onClick={() =>
               void put(
@@ -93,7 +96,7 @@ export function ClassesFields({ look, pixels, onSave }: LookFieldsProps<"classes
         </Box>
       ))}
       <Button variant="outlined" onClick={() => void next()} disabled={look.classes.length >= 256}>
-        Add a class
+        {t("Add a class")}
       </Button>
     </Box>
   );

@@ -2,6 +2,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
 import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
+import { t } from "../texts/t";
 
 /** Contours from heights: how far apart, from where they count, which are index lines. */
 export function ContoursForm({
@@ -21,19 +22,19 @@ export function ContoursForm({
     <Box sx={{ display: "grid", gap: 1 }}>
       <Pair>
         <Measured
-          label={`Interval, ${unit}`}
+          label={t("Interval, %{unit}", { unit })}
           value={wanted.interval}
           limits={{ least: 0.001, most: 1e6 }}
           onSave={(interval) => set({ interval })}
         />
         <Measured
-          label={`Base, ${unit}`}
+          label={t("Base, %{unit}", { unit })}
           value={wanted.base}
           limits={{ least: -1e6, most: 1e6 }}
           onSave={(base) => set({ base })}
         />
         <Measured
-          label="Index contour every"
+          label={t("Index contour every")}
           value={wanted.every}
           limits={{ least: 1, most: 1000 }}
           onSave={(every) => set({ every: Math.round(every) })}
@@ -46,7 +47,7 @@ export function ContoursForm({
           onTrace(wanted).catch((error: Error) => setProblem(error.message));
         }}
       >
-        Trace contours
+        {t("Trace contours")}
       </Button>
       {problem && (
         <Typography role="alert" sx={{ color: "error.main", fontSize: 13, fontWeight: 600 }}>

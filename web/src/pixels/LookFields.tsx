@@ -8,6 +8,7 @@ import { PictureFields } from "./PictureFields";
 import { RampFields } from "./RampFields";
 import { ShadingFields } from "./ShadingFields";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 // Classes for a raster that is to have some: its own, or five ranges between its ends.
 function firstClasses(pixels: PixelsInfo) {
@@ -27,7 +28,7 @@ function firstClasses(pixels: PixelsInfo) {
     return {
       ...(index === 0 ? {} : { from }),
       ...(index === 4 ? {} : { to }),
-      title: index === 0 ? `below ${to}` : index === 4 ? `${from} and more` : `${from}–${to}`,
+      title: index === 0 ? t("below %{to}", { to }) : index === 4 ? t("%{from} and more", { from }) : `${from}–${to}`,
       colour,
     };
   });
@@ -50,7 +51,7 @@ export function LookFields({
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       <Choice
-        label="Shown as"
+        label={t("Shown as")}
         value={look.kind}
         choices={rasterLooks.filter(([kind]) => pixels.bands < 3 || kind === "picture")}
         onChoose={(kind) => (kind === look.kind ? Promise.resolve() : keep("Look", start(kind)))}
@@ -60,7 +61,7 @@ export function LookFields({
       {look.kind === "ramp" && <RampFields look={look} pixels={pixels} onSave={keep} />}
       {look.kind === "shading" && <ShadingFields look={look} onSave={keep} />}
       <Choice
-        label="Blending"
+        label={t("Blending")}
         value={layer.blend ?? "normal"}
         choices={choices.layer.blend}
         onChoose={(blend) => put(`Blend of ${layer.title}`, { ...layer, blend })}

@@ -13,6 +13,7 @@ import { ReliefFields } from "./ReliefFields";
 import { plain } from "./words";
 import type { LookFieldsProps } from "./LookFieldsProps";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 const STOPS = 6;
 
@@ -32,7 +33,7 @@ export function RampFields({ look, pixels, onSave }: LookFieldsProps<"ramp">) {
       value={String(Math.round(value * 1000) / 1000)}
       onSave={async (text) => {
         const number = readNumber(text);
-        if (number === null) throw new Error("Enter a number.");
+        if (number === null) throw new Error(t("Enter a number."));
         await onSave("Range of the ramp", { ...look, [name]: number });
       }}
     />
@@ -41,12 +42,12 @@ export function RampFields({ look, pixels, onSave }: LookFieldsProps<"ramp">) {
     <Box sx={{ display: "grid", gap: 1 }}>
       <TextField
         select
-        label="Colours"
+        label={t("Colours")}
         value={own}
         onChange={(event) => void onSave("Colours of the ramp", { ...look, tints: colours(event.target.value, STOPS) })}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
       >
-        <MenuItem value="">own colours</MenuItem>
+        <MenuItem value="">{t("own colours")}</MenuItem>
         {RAMPS.map((name) => (
           <MenuItem key={name} value={name}>
             <Box sx={{ width: 90, height: 12, mr: 1, background: bar(colours(name, STOPS)) }} />
@@ -58,7 +59,7 @@ export function RampFields({ look, pixels, onSave }: LookFieldsProps<"ramp">) {
         {shown.tints.map((tint, index) => (
           <Colour
             key={index}
-            label={`Colour ${index + 1} of the ramp`}
+            label={t("Colour %{value} of the ramp", { value: index + 1 })}
             value={tint}
             onSave={(colour) =>
               onSave("Colours of the ramp", {
@@ -71,42 +72,46 @@ export function RampFields({ look, pixels, onSave }: LookFieldsProps<"ramp">) {
       </Box>
       <Pair>
         <Choice
-          label="Range"
+          label={t("Range")}
           wide
           value={shown.between}
           choices={choices.ramp_raster_look.between.map(([between, title]) => [
             between,
             between === "lowest and highest"
-              ? `${title}, ${plain(pixels.lowest[0] ?? 0)} to ${plain(pixels.highest[0] ?? 0)}`
+              ? t("%{title}, %{value} to %{value2}", {
+                  title,
+                  value: plain(pixels.lowest[0] ?? 0),
+                  value2: plain(pixels.highest[0] ?? 0),
+                })
               : title,
           ])}
           onChoose={(between) => onSave("Range of the ramp", { ...without(look, "from", "to"), between })}
         />
         {shown.between !== "lowest and highest" && (
           <>
-            {end("from", shown.between === "percentages" ? "From, %" : "From", ends[0])}
+            {end("from", shown.between === "percentages" ? t("From, %") : "From", ends[0])}
             {end("to", shown.between === "percentages" ? "To, %" : "To", ends[1])}
           </>
         )}
         <Field
-          label="Unit in the legend"
+          label={t("Unit in the legend")}
           value={look.unit ?? pixels.unit ?? ""}
           onSave={(unit) => onSave("Unit of the ramp", { ...look, unit: unit.trim() })}
         />
       </Pair>
       <Box>
         <Flag
-          label="Reversed"
+          label={t("Reversed")}
           value={shown.reversed}
           onSave={(reversed) => onSave("Direction of the ramp", { ...look, reversed })}
         />
         <Flag
-          label="In steps of one colour each"
+          label={t("In steps of one colour each")}
           value={shown.stepped}
           onSave={(stepped) => onSave("Steps of the ramp", { ...look, stepped })}
         />
         <Flag
-          label="With shading"
+          label={t("With shading")}
           value={look.relief !== undefined}
           onSave={(on) => onSave("Shading", on ? { ...look, relief: {} } : without(look, "relief"))}
         />

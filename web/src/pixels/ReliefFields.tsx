@@ -5,6 +5,7 @@ import { Measured } from "../fields/Measured";
 import { Pair } from "../fields/Pair";
 import { limits } from "../generated/limits";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 /** Lights and exaggeration of a relief. */
 export function ReliefFields({ relief, onSave }: { relief: Relief; onSave: (relief: Relief) => Promise<unknown> }) {
@@ -16,13 +17,13 @@ export function ReliefFields({ relief, onSave }: { relief: Relief; onSave: (reli
       {lights.map((known, index) => (
         <Pair key={index}>
           <Measured
-            label="Light azimuth, °"
+            label={t("Light azimuth, °")}
             value={known.azimuth_deg ?? 315}
             limits={limits.light.azimuth_deg}
             onSave={(azimuth_deg) => light(index, { ...known, azimuth_deg })}
           />
           <Measured
-            label="Light altitude, °"
+            label={t("Light altitude, °")}
             value={known.altitude_deg ?? 45}
             limits={limits.light.altitude_deg}
             onSave={(altitude_deg) => light(index, { ...known, altitude_deg })}
@@ -35,24 +36,24 @@ export function ReliefFields({ relief, onSave }: { relief: Relief; onSave: (reli
             variant="outlined"
             onClick={() => void onSave({ ...relief, lights: [...lights, { azimuth_deg: (lights.length * 45) % 360 }] })}
           >
-            Add a light
+            {t("Add a light")}
           </Button>
         )}
         {lights.length > 1 && (
           <Button color="inherit" onClick={() => void onSave({ ...relief, lights: lights.slice(0, -1) })}>
-            Remove the last light
+            {t("Remove the last light")}
           </Button>
         )}
       </Box>
       <Pair>
         <Measured
-          label="Exaggeration"
+          label={t("Exaggeration")}
           value={relief.exaggeration ?? 1}
           limits={limits.relief.exaggeration}
           onSave={(exaggeration) => onSave({ ...relief, exaggeration })}
         />
         <Choice
-          label="Heights in"
+          label={t("Heights in")}
           value={relief.heights_in ?? "metres"}
           choices={choices.relief.heights_in}
           onChoose={(heights_in) => onSave({ ...relief, heights_in })}

@@ -4,6 +4,7 @@ import { Flag } from "../fields/Flag";
 import { Measured } from "../fields/Measured";
 import { ReliefFields } from "./ReliefFields";
 import { limits } from "../generated/limits";
+import { t } from "../texts/t";
 
 type Look = Extract<RasterLook, { kind: "shading" }>;
 
@@ -23,13 +24,13 @@ export function ShadingFields({
     <Box sx={{ display: "grid", gap: 1 }}>
       <ReliefFields relief={relief} onSave={(fresh) => onSave("Shading", { ...rest, ...fresh })} />
       <Measured
-        label="Opacity of the shades, %"
+        label={t("Opacity of the shades, %")}
         value={look.strength ?? 100}
         limits={limits.shading_raster_look.strength}
         onSave={(strength) => onSave("Opacity of the shades", { ...look, strength })}
       />
       <Flag
-        label="Listed in legends"
+        label={t("Listed in legends")}
         value={look.legend ?? false}
         onSave={(legend) => onSave("Shading in legends", { ...look, legend })}
       />

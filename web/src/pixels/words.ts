@@ -1,12 +1,16 @@
+import { t } from "../texts/t";
+
 const plain = (number: number, digits = 2) =>
   new Intl.NumberFormat("en-GB", { maximumFractionDigits: digits }).format(number);
 
 /** "4,640 × 3,200 px of 1 m" */
 export function sizeOf(width: number, height: number, pixel_m: [number, number] | null): string {
-  const size = `${plain(width)} × ${plain(height)} px`;
+  const size = t("%{width} × %{height} px", { width: plain(width), height: plain(height) });
   if (!pixel_m) return size;
   const [across, down] = pixel_m.map((metres) => plain(metres, metres < 1 ? 3 : 2));
-  return across === down ? `${size} of ${across} m` : `${size} of ${across} × ${down} m`;
+  return across === down
+    ? t("%{size} of %{across} m", { size, across })
+    : t("%{size} of %{across} × %{down} m", { size, across, down });
 }
 
 /** Pixels an inch that they have on paper at a scale. */

@@ -7,14 +7,15 @@ import { PdfFields } from "./PdfFields";
 import { SvgFields } from "./SvgFields";
 import { traits, whole, type FormKind } from "./order";
 import type { OrderDraft } from "./useOrder";
+import { t } from "../texts/t";
 
 const TITLES: Record<FormKind, string> = {
-  pdf_book: "PDF of the book",
-  pdf_sheets: "PDF of each sheet",
+  pdf_book: t("PDF of the book"),
+  pdf_sheets: t("PDF of each sheet"),
   images: "Images",
-  svg_sheets: "SVG drawings",
-  ground: "Tiles of the ground",
-  imposed: "Imposed PDF",
+  svg_sheets: t("SVG drawings"),
+  ground: t("Tiles of the ground"),
+  imposed: t("Imposed PDF"),
 };
 
 /** The details of the form that the book is exported in. */

@@ -8,6 +8,7 @@ import { defaults } from "../generated/defaults";
 import { Pair } from "../fields/Pair";
 import type { FormOf } from "./order";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 /** In which format the ground goes out, and at which scale it is drawn. */
 export function GroundFields({
@@ -22,17 +23,17 @@ export function GroundFields({
   return (
     <Pair>
       <Choice
-        label="Format"
+        label={t("Format")}
         value={ground.format}
         choices={choices.ground_form.format}
         onChoose={(format) => change({ format })}
       />
       <Field
-        label="Drawn at scale"
+        label={t("Drawn at scale")}
         value={ratio(form.scale ?? book.document.index.scale)}
         onSave={async (text) => {
           const scale = readScale(text);
-          if (scale === null || scale < 1) throw new Error("Enter a scale, such as 1:10,000.");
+          if (scale === null || scale < 1) throw new Error(t("Enter a scale, such as 1:10,000."));
           await change({ scale });
         }}
       />

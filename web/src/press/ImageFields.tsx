@@ -7,6 +7,7 @@ import { Pair } from "../fields/Pair";
 import type { FormOf } from "./order";
 import { limits } from "../generated/limits";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 /** What images show and how they are written. */
 export function ImageFields({
@@ -21,7 +22,7 @@ export function ImageFields({
   return (
     <Pair>
       <Choice
-        label="Format"
+        label={t("Format")}
         value={image.format}
         choices={choices.images_form.format}
         onChoose={(format) =>
@@ -33,13 +34,13 @@ export function ImageFields({
         }
       />
       <Choice
-        label="Colour depth"
+        label={t("Colour depth")}
         value={image.depth}
         choices={choices.images_form.depth.filter(([depth]) => depth !== "256 colours" || image.format === "png")}
         onChoose={(depth) => change({ depth })}
       />
       <Choice
-        label="Shows"
+        label={t("Shows")}
         wide
         value={image.shows}
         choices={choices.images_form.shows}
@@ -47,25 +48,25 @@ export function ImageFields({
       />
       {(image.format === "jpeg" || image.format === "webp") && (
         <Measured
-          label="Quality"
+          label={t("Quality")}
           value={image.quality}
           limits={limits.images_form.quality}
           onSave={(quality) => change({ quality: Math.round(quality) })}
         />
       )}
       {image.format !== "jpeg" && (
-        <Flag label="Clear background" value={image.clear} onSave={(clear) => change({ clear })} />
+        <Flag label={t("Clear background")} value={image.clear} onSave={(clear) => change({ clear })} />
       )}
       {!geotiff && (
         <Flag
-          label="World file and .aux.xml beside each"
+          label={t("World file and .aux.xml beside each")}
           value={image.placed}
           onSave={(placed) => change({ placed })}
         />
       )}
       {geotiff && (
         <Flag
-          label="Turned sheets resampled north up"
+          label={t("Turned sheets resampled north up")}
           value={image.north_up}
           onSave={(north_up) => change({ north_up })}
         />

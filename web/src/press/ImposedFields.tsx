@@ -7,6 +7,7 @@ import { Pair } from "../fields/Pair";
 import type { FormOf } from "./order";
 import { NumberOf } from "../fields/NumberOf";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 type Imposed = FormOf<"imposed">;
 
@@ -24,40 +25,42 @@ export function ImposedFields({
   return (
     <Pair>
       <Choice
-        label="Pages"
+        label={t("Pages")}
         wide
         value={imposed.lay}
         choices={choices.imposed_form.lay}
         onChoose={(lay) => change({ lay })}
       />
       <Choice
-        label="Paper"
+        label={t("Paper")}
         value={imposed.paper}
         choices={pageSizes.map((size) => [size, size] as const)}
         onChoose={(paper) => change({ paper: paper as Imposed["paper"] })}
       />
       <Choice
-        label="Orientation"
+        label={t("Orientation")}
         value={imposed.orientation}
         choices={choices.imposed_form.orientation}
         onChoose={(orientation) => change({ orientation })}
       />
       {several && (
         <>
-          <NumberOf label="Columns" part="imposed_form" of="across" given={imposed} onSave={change} />
-          <NumberOf label="Rows" part="imposed_form" of="down" given={imposed} onSave={change} />
-          <NumberOf label="Gap, mm" part="imposed_form" of="gap_mm" given={imposed} onSave={change} />
+          <NumberOf label={t("Columns")} part="imposed_form" of="across" given={imposed} onSave={change} />
+          <NumberOf label={t("Rows")} part="imposed_form" of="down" given={imposed} onSave={change} />
+          <NumberOf label={t("Gap, mm")} part="imposed_form" of="gap_mm" given={imposed} onSave={change} />
         </>
       )}
-      <NumberOf label="Paper margin, mm" part="imposed_form" of="margin_mm" given={imposed} onSave={change} />
-      {parts && <NumberOf label="Overlap, mm" part="imposed_form" of="overlap_mm" given={imposed} onSave={change} />}
+      <NumberOf label={t("Paper margin, mm")} part="imposed_form" of="margin_mm" given={imposed} onSave={change} />
+      {parts && (
+        <NumberOf label={t("Overlap, mm")} part="imposed_form" of="overlap_mm" given={imposed} onSave={change} />
+      )}
       <Flag
-        label={parts ? "Cut and register marks" : "Cut marks"}
+        label={parts ? t("Cut and register marks") : t("Cut marks")}
         value={imposed.marks}
         onSave={(marks) => change({ marks })}
       />
       {!parts && (
-        <Flag label="Do not enlarge" value={imposed.true_size} onSave={(true_size) => change({ true_size })} />
+        <Flag label={t("Do not enlarge")} value={imposed.true_size} onSave={(true_size) => change({ true_size })} />
       )}
     </Pair>
   );

@@ -17,8 +17,9 @@ import { pressProfiles } from "../generated/kinds";
 import { whole } from "./order";
 import type { OrderDraft } from "./useOrder";
 import { limits } from "../generated/limits";
+import { t } from "../texts/t";
 
-const PROCESS = ["Cyan, %", "Magenta, %", "Yellow, %", "Black, %"] as const;
+const PROCESS = [t("Cyan, %"), t("Magenta, %"), t("Yellow, %"), t("Black, %")] as const;
 
 /** The book's palette: what files for the press carry in place of colours of the screen. */
 export function PaletteCard({ draft }: { draft: OrderDraft }) {
@@ -43,18 +44,19 @@ export function PaletteCard({ draft }: { draft: OrderDraft }) {
     }
   };
   return (
-    <Card help="palette" title="Palette">
+    <Card help="palette" title={t("Palette")}>
       <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: 1.5 }}>
-        Files in colours of the press carry these values; all other colours are converted by the profile. The screen
-        shows what the profile makes of them.
+        {t(
+          "Files in colours of the press carry these values; all other colours are converted by the profile. The screen shows what the profile makes of them.",
+        )}
       </Box>
-      <Choice label="Profile of the press" value={profile} choices={profiles} onChoose={choose} />
+      <Choice label={t("Profile of the press")} value={profile} choices={profiles} onChoose={choose} />
       <Button onClick={() => file.current?.click()} sx={{ mb: 1 }}>
-        Import a profile
+        {t("Import a profile")}
       </Button>
       <FileInput
         ref={file}
-        label="Profile file"
+        label={t("Profile file")}
         accept=".icc,.icm"
         onFiles={([chosen]) => {
           if (!chosen) return;
@@ -76,15 +78,19 @@ export function PaletteCard({ draft }: { draft: OrderDraft }) {
         <InkFields key={ink.colour} ink={ink} onPut={(fresh) => put({ colour: ink.colour, ink: fresh })} />
       ))}
       {colours.length > 0 && (
-        <Box role="group" aria-label="Colours of the book" sx={{ display: "flex", flexWrap: "wrap", gap: 0.75, mt: 1 }}>
+        <Box
+          role="group"
+          aria-label={t("Colours of the book")}
+          sx={{ display: "flex", flexWrap: "wrap", gap: 0.75, mt: 1 }}
+        >
           <Box sx={{ width: "100%", fontSize: 12.5, color: "text.secondary" }}>
-            Add a colour that the book draws in:
+            {t("Add a colour that the book draws in:")}
           </Box>
           {colours.map((colour) => (
             <Button
               key={colour}
               variant="outlined"
-              aria-label={`Add ${colour} to the palette`}
+              aria-label={t("Add %{colour} to the palette", { colour })}
               onClick={() => void put({ colour }).catch(toldElsewhere)}
               sx={{ minWidth: 0, width: 30, height: 26, p: 0, bgcolor: colour, "&:hover": { bgcolor: colour } }}
             />
@@ -109,10 +115,10 @@ function InkFields({ ink, onPut }: { ink: Ink; onPut: (ink: Ink | null) => Promi
           sx={{ width: 26, height: 26, bgcolor: ink.colour, border: 1, borderColor: "divider", flexShrink: 0 }}
           title={ink.colour}
         />
-        <Field label="Name" value={ink.name} onSave={(name) => onPut({ ...ink, name })} />
+        <Field label={t("Name")} value={ink.name} onSave={(name) => onPut({ ...ink, name })} />
         <IconButton
           size="small"
-          aria-label={`Remove ${ink.name}`}
+          aria-label={t("Remove %{name}", { name: ink.name })}
           onClick={() => void onPut(null).catch(toldElsewhere)}
         >
           <RemoveIcon fontSize="small" />
@@ -129,8 +135,12 @@ function InkFields({ ink, onPut }: { ink: Ink; onPut: (ink: Ink | null) => Promi
           />
         ))}
       </Box>
-      <Flag label="Spot colour" value={ink.spot ?? false} onSave={(spot) => onPut({ ...ink, spot })} />
-      <Flag label="Overprints" value={ink.overprint ?? false} onSave={(overprint) => onPut({ ...ink, overprint })} />
+      <Flag label={t("Spot colour")} value={ink.spot ?? false} onSave={(spot) => onPut({ ...ink, spot })} />
+      <Flag
+        label={t("Overprints")}
+        value={ink.overprint ?? false}
+        onSave={(overprint) => onPut({ ...ink, overprint })}
+      />
     </Box>
   );
 }

@@ -2,6 +2,7 @@ import { Box, Button, TextField } from "@mui/material";
 import { useState } from "react";
 import { Banner } from "../frame/Banner";
 import type { Passwords } from "./useRuns";
+import { t } from "../texts/t";
 
 /** Passwords of what is exported: they are in no order, and forgotten when the run ends. */
 export function PasswordAsked({ onGive, onClose }: { onGive: (passwords: Passwords) => void; onClose: () => void }) {
@@ -21,7 +22,7 @@ export function PasswordAsked({ onGive, onClose }: { onGive: (passwords: Passwor
           autoFocus
           type="password"
           sx={{ width: 250 }}
-          label="Password to open"
+          label={t("Password to open")}
           value={open}
           onChange={(event) => setOpen(event.target.value)}
           slotProps={{ htmlInput: { autoComplete: "new-password", maxLength: 127 } }}
@@ -29,18 +30,18 @@ export function PasswordAsked({ onGive, onClose }: { onGive: (passwords: Passwor
         <TextField
           type="password"
           sx={{ width: 250 }}
-          label="Password to change permissions"
+          label={t("Password to change permissions")}
           value={owner}
           onChange={(event) => setOwner(event.target.value)}
           slotProps={{ htmlInput: { autoComplete: "new-password", maxLength: 127 } }}
         />
         <Button type="submit" variant="contained" disabled={open === "" && owner === ""}>
-          Export with these
+          {t("Export with these")}
         </Button>
         <Button color="inherit" onClick={onClose}>
-          Cancel
+          {t("Cancel")}
         </Button>
-        <Box sx={{ fontSize: 12.5 }}>They are forgotten when the run ends.</Box>
+        <Box sx={{ fontSize: 12.5 }}>{t("They are forgotten when the run ends.")}</Box>
       </Box>
     </Banner>
   );

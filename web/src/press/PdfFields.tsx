@@ -9,6 +9,7 @@ import { Pair } from "../fields/Pair";
 import { PdfLayers } from "./PdfLayers";
 import { PdfObjectData } from "./PdfObjectData";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 interface PdfFieldsProps {
   pdf: PdfManner | undefined;
@@ -25,10 +26,10 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
   const open = pdf.standard === "none";
   return (
     <>
-      {imposed && <Heading text="PDF" />}
+      {imposed && <Heading text={t("PDF")} />}
       <Pair>
         <Choice
-          label="Standard"
+          label={t("Standard")}
           value={pdf.standard}
           choices={choices.pdf_manner.standard}
           onChoose={(standard) =>
@@ -43,7 +44,7 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
           }
         />
         <Choice
-          label="Version"
+          label={t("Version")}
           value={open ? pdf.version : "1.7"}
           choices={
             open
@@ -51,13 +52,13 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
                   ["1.7", "1.7"],
                   ["2.0", "2.0"],
                 ]
-              : [["1.7", exchange ? "1.6, by the standard" : "1.7, by the standard"]]
+              : [["1.7", exchange ? t("1.6, by the standard") : t("1.7, by the standard")]]
           }
           onChoose={(version) => change({ version })}
         />
         {!exchange && (
           <Choice
-            label="Colours"
+            label={t("Colours")}
             wide
             value={pdf.colours}
             choices={choices.pdf_manner.colours}
@@ -66,17 +67,17 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
         )}
         {!imposed && (
           <>
-            {!exchange && <Flag label="Links" value={pdf.links} onSave={(links) => change({ links })} />}
+            {!exchange && <Flag label={t("Links")} value={pdf.links} onSave={(links) => change({ links })} />}
             <Flag
-              label="Georeferenced frames"
+              label={t("Georeferenced frames")}
               value={pdf.georeferenced}
               onSave={(georeferenced) => change({ georeferenced })}
             />
-            <Flag label="Tagged for screen readers" value={pdf.tagged} onSave={(tagged) => change({ tagged })} />
+            <Flag label={t("Tagged for screen readers")} value={pdf.tagged} onSave={(tagged) => change({ tagged })} />
           </>
         )}
         <Flag
-          label="Layers that a reader can switch"
+          label={t("Layers that can be turned on and off")}
           value={pdf.switchable}
           onSave={(switchable) => change({ switchable })}
         />
@@ -87,10 +88,10 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
       )}
       {(open || pdf.standard === "pdf_a_3u") && (
         <>
-          <Heading text="Attachments" />
-          <Flag label="The book" value={pdf.attach_book} onSave={(attach_book) => change({ attach_book })} />
+          <Heading text={t("Attachments")} />
+          <Flag label={t("The book")} value={pdf.attach_book} onSave={(attach_book) => change({ attach_book })} />
           <Flag
-            label="The data, as GeoPackage"
+            label={t("The data, as GeoPackage")}
             value={pdf.attach_data}
             onSave={(attach_data) => change({ attach_data })}
           />
@@ -98,16 +99,16 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
       )}
       {!exchange && (
         <>
-          <Heading text="On opening" />
+          <Heading text={t("On opening")} />
           <Pair>
             <Choice
-              label="Zoom"
+              label={t("Zoom")}
               value={pdf.opens_at}
               choices={choices.pdf_manner.opens_at}
               onChoose={(opens_at) => change({ opens_at })}
             />
             <Choice
-              label="Side panel"
+              label={t("Side panel")}
               value={pdf.panel}
               choices={choices.pdf_manner.panel}
               onChoose={(panel) => change({ panel })}
@@ -116,26 +117,30 @@ export function PdfFields({ pdf: given, imposed, change }: PdfFieldsProps) {
         </>
       )}
       <Flag
-        label="Linearized, for reading over a network"
+        label={t("Linearized, for reading over a network")}
         value={pdf.linearized}
         onSave={(linearized) => change({ linearized })}
       />
       {open && (
         <>
-          <Heading text="Protection" />
+          <Heading text={t("Protection")} />
           <Pair>
-            <Flag label="A password (AES, 256 bits)" value={pdf.protected} onSave={(on) => change({ protected: on })} />
+            <Flag
+              label={t("A password (AES, 256 bits)")}
+              value={pdf.protected}
+              onSave={(on) => change({ protected: on })}
+            />
             {pdf.protected && (
               <>
                 <Choice
-                  label="Printing allowed"
+                  label={t("Printing allowed")}
                   wide
                   value={pdf.printing}
                   choices={choices.pdf_manner.printing}
                   onChoose={(printing) => change({ printing })}
                 />
-                <Flag label="Changing allowed" value={pdf.changing} onSave={(changing) => change({ changing })} />
-                <Flag label="Copying allowed" value={pdf.copying} onSave={(copying) => change({ copying })} />
+                <Flag label={t("Changing allowed")} value={pdf.changing} onSave={(changing) => change({ changing })} />
+                <Flag label={t("Copying allowed")} value={pdf.copying} onSave={(copying) => change({ copying })} />
               </>
             )}
           </Pair>

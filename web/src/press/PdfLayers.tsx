@@ -1,6 +1,7 @@
 import { Box, Checkbox, MenuItem, TextField } from "@mui/material";
 import type { Layer, PdfManner } from "../api/types";
 import { Fold } from "../frame/Fold";
+import { t } from "../texts/t";
 
 type State = NonNullable<PdfManner["layers"]>[number];
 
@@ -21,10 +22,10 @@ export function PdfLayers({ pdf, layers, fixed, change }: PdfLayersProps) {
     void change({ layers: plain ? others : [...others, state] });
   };
   return (
-    <Fold title="Layer visibility on opening">
+    <Fold title={t("Layer visibility on opening")}>
       <Box sx={{ display: "flex", justifyContent: "space-between", fontSize: 12.5, color: "text.secondary" }}>
-        <span>Shown</span>
-        {!fixed && <Box sx={{ width: 108 }}>Printed</Box>}
+        <span>{t("Shown")}</span>
+        {!fixed && <Box sx={{ width: 108 }}>{t("Printed")}</Box>}
       </Box>
       {[...layers].reverse().map((layer) => {
         const state = of(layer.id);
@@ -42,7 +43,7 @@ export function PdfLayers({ pdf, layers, fixed, change }: PdfLayersProps) {
               size="small"
               checked={state.shown ?? true}
               onChange={(event) => put({ ...state, shown: event.target.checked })}
-              slotProps={{ input: { "aria-label": `${layer.title} shown` } }}
+              slotProps={{ input: { "aria-label": t("%{title} shown", { title: layer.title }) } }}
               sx={{ p: 0.5 }}
             />
             <Box sx={{ overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" }}>{layer.title}</Box>
@@ -51,11 +52,11 @@ export function PdfLayers({ pdf, layers, fixed, change }: PdfLayersProps) {
                 select
                 value={state.printed ?? "as shown"}
                 onChange={(event) => put({ ...state, printed: event.target.value as State["printed"] })}
-                slotProps={{ htmlInput: { "aria-label": `${layer.title} printed` } }}
+                slotProps={{ htmlInput: { "aria-label": t("%{title} printed", { title: layer.title }) } }}
               >
-                <MenuItem value="as shown">as shown</MenuItem>
-                <MenuItem value="always">prints</MenuItem>
-                <MenuItem value="never">no print</MenuItem>
+                <MenuItem value="as shown">{t("as shown")}</MenuItem>
+                <MenuItem value="always">{t("prints")}</MenuItem>
+                <MenuItem value="never">{t("no print")}</MenuItem>
               </TextField>
             )}
           </Box>

@@ -3,6 +3,7 @@ import type { Layer, PdfManner } from "../api/types";
 import { useAttributes } from "../api/useAttributes";
 import { count } from "../api/words";
 import { Fold } from "../frame/Fold";
+import { t } from "../texts/t";
 
 type Data = NonNullable<PdfManner["object_data"]>[number];
 
@@ -19,7 +20,11 @@ export function PdfObjectData({ pdf, layers, change }: PdfObjectDataProps) {
       object_data: [...pdf.object_data.filter((known) => known.layer !== layer), ...(data ? [data] : [])],
     });
   return (
-    <Fold title={`Object data${pdf.object_data.length > 0 ? ` of ${count(pdf.object_data.length, "layer")}` : ""}`}>
+    <Fold
+      title={t("Object data%{value}", {
+        value: pdf.object_data.length > 0 ? t(" of %{value}", { value: count(pdf.object_data.length, "layer") }) : "",
+      })}
+    >
       {[...layers].reverse().map((layer) => {
         const data = pdf.object_data.find((known) => known.layer === layer.id);
         return (
@@ -47,7 +52,7 @@ function FieldChoice({ data, onPut }: { data: Data; onPut: (fields: string[] | u
   const attributes = useAttributes(data.layer).data ?? [];
   const chosen = data.fields ?? attributes.map((attribute) => attribute.name);
   return (
-    <Box role="group" aria-label={`Fields of ${data.layer}`} sx={{ pl: 3 }}>
+    <Box role="group" aria-label={t("Fields of %{layer}", { layer: data.layer })} sx={{ pl: 3 }}>
       {attributes.map(({ name }) => (
         <FormControlLabel
           key={name}

@@ -13,6 +13,7 @@ import { isProtected, traits, whole } from "./order";
 import { PasswordAsked } from "./PasswordAsked";
 import { useOrder } from "./useOrder";
 import { useRuns, type Passwords } from "./useRuns";
+import { t } from "../texts/t";
 
 /** The book is handed on: which sheets, in which form, and the runs so far. */
 export function PressStep() {
@@ -39,7 +40,7 @@ export function PressStep() {
           disabled={runs.act.isPending || book.cells.length === 0}
           onClick={() => ask([draft.order])}
         >
-          Export
+          {t("Export")}
         </Button>
       </OrderStatement>
       {refusal && (

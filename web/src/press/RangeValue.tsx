@@ -11,6 +11,8 @@ import { ConditionEditor } from "../fields/ConditionEditor";
 import { Value } from "../statement/Value";
 import { whole } from "./order";
 import type { OrderDraft } from "./useOrder";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /**
  * Which sheets: all, the one that is looked at, those selected on Weave, or typed; of these, those that meet a
@@ -26,15 +28,15 @@ export function RangeValue({ draft }: { draft: OrderDraft }) {
   const withIndex = !!book.document.index_layout;
   const all = /^(all)?$/i.test(sheets.trim());
   const withPages = (book.document.pages ?? []).length > 0;
-  const everything = withPages ? "all pages" : withIndex ? "all sheets with the index sheet" : "all sheets";
-  const shown = `${all ? everything : `sheets ${sheets}`}${order.where ? " that meet a condition" : ""}`;
+  const everything = withPages ? t("all pages") : withIndex ? t("all sheets with the index sheet") : t("all sheets");
+  const shown = `${all ? everything : t("sheets %{sheets}", { sheets })}${order.where ? t(" that meet a condition") : ""}`;
   const selected = useMemo(
     () =>
       book.cells.filter((known) => known === cell || also.includes(known.number)).map((known) => quoted(known.name)),
     [book.cells, cell, also],
   );
   return (
-    <Value label="Which sheets" shown={shown} onOpen={() => setText(sheets)}>
+    <Value label={t("Which sheets")} shown={shown} onOpen={() => setText(sheets)}>
       {(close) => {
         const keep = (range: string) => {
           void change({ sheets: range });
@@ -44,16 +46,18 @@ export function RangeValue({ draft }: { draft: OrderDraft }) {
           <Box sx={{ px: 2, pb: 1.5, pt: 0.5, width: 360, display: "grid", gap: 1 }}>
             <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1 }}>
               <Button variant="outlined" onClick={() => keep("all")}>
-                {withPages ? `All ${count(pageCount(book), "page")}` : `All ${count(book.cells.length, "sheet")}`}
+                {withPages
+                  ? t("All %{value}", { value: count(pageCount(book), "page") })
+                  : t("All %{value}", { value: count(book.cells.length, "sheet") })}
               </Button>
               {cell && (
                 <Button variant="outlined" onClick={() => keep(quoted(cell.name))}>
-                  This sheet, {cell.name}
+                  {rich(t("This sheet, <1/>"), { 1: cell.name })}
                 </Button>
               )}
               {selected.length > 1 && (
                 <Button variant="outlined" onClick={() => keep(selected.join(", "))}>
-                  {count(selected.length, "sheet")} selected on Weave
+                  {rich(t("<1/> selected on Weave"), { 1: count(selected.length, "sheet") })}
                 </Button>
               )}
             </Box>
@@ -71,14 +75,17 @@ export function RangeValue({ draft }: { draft: OrderDraft }) {
                 value={text}
                 onChange={(event) => setText(event.target.value)}
                 onFocus={(event) => event.target.select()}
-                helperText={`all, or numbers and names such as ${withIndex ? "index, " : ""}${withPages ? "pages, " : ""}1-3, 7, C2`}
-                slotProps={{ htmlInput: { "aria-label": "Which sheets", autoComplete: "off" } }}
+                helperText={t("all, or numbers and names such as %{value}%{value2}1-3, 7, C2", {
+                  value: withIndex ? "index, " : "",
+                  value2: withPages ? "pages, " : "",
+                })}
+                slotProps={{ htmlInput: { "aria-label": t("Which sheets"), autoComplete: "off" } }}
               />
               <Button type="submit" variant="contained">
-                Apply
+                {t("Apply")}
               </Button>
             </Box>
-            <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>Of these, only sheets that meet</Box>
+            <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>{t("Of these, only sheets that meet")}</Box>
             <SheetCondition draft={draft} />
           </Box>
         );
@@ -105,7 +112,7 @@ function SheetCondition({ draft: { order, change } }: { draft: OrderDraft }) {
   const attributes = useMemo(() => [...OWN, ...(known ?? [])], [known]);
   return (
     <ConditionEditor
-      about="the range"
+      about={t("the range")}
       attributes={attributes}
       condition={order.where}
       onSave={(where) => change({ where })}

@@ -5,6 +5,8 @@ import type { Run } from "../api/types";
 import { bytes, listed } from "../api/words";
 import { Field } from "../fields/Field";
 import { isOpen } from "./useRuns";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 interface RunDetailsProps {
   run: Run;
@@ -22,35 +24,46 @@ export function RunDetails({ run, base, act, onUse, onRepeat }: RunDetailsProps)
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
         <Box sx={{ width: 220 }}>
           <Field
-            label="Name of the run"
+            label={t("Name of the run")}
             value={run.title ?? ""}
-            placeholder={`Run ${run.id}`}
+            placeholder={t("Run %{run}", { run: run.id })}
             onSave={async (title) => act("", "PATCH", { title: title || null })}
           />
         </Box>
-        {!isOpen(run) && <Button onClick={onRepeat}>Repeat</Button>}
-        <Button onClick={onUse}>Use its order</Button>
+        {!isOpen(run) && <Button onClick={onRepeat}>{t("Repeat")}</Button>}
+        <Button onClick={onUse}>{t("Use its order")}</Button>
         <Button component={RouterLink} to={`/books/${book.id}/proof?history=1&at=${run.position}`}>
-          The book as exported
+          {t("The book as exported")}
         </Button>
-        {run.state === "done" && run.printable && <Button onClick={() => act("/print")}>Send to printer</Button>}
+        {run.state === "done" && run.printable && <Button onClick={() => act("/print")}>{t("Send to printer")}</Button>}
         {!isOpen(run) && (
-          <Button color="error" onClick={() => act("", "DELETE")} aria-label={`Delete run ${run.id} with its files`}>
-            Delete
+          <Button
+            color="error"
+            onClick={() => act("", "DELETE")}
+            aria-label={t("Delete run %{run} with its files", { run: run.id })}
+          >
+            {t("Delete")}
           </Button>
         )}
       </Box>
-      {run.printing && <Box role="status">Printer: {run.printing}</Box>}
+      {run.printing && <Box role="status">{rich(t("Printer: <1/>"), { 1: run.printing })}</Box>}
       {run.later_revision && (
         <Box>
-          Missing sheets were exported from the book as of change {run.later_revision}, all others as of {run.revision}.
+          {rich(t("Missing sheets were exported from the book as of change <1/>, all others as of <2/>."), {
+            1: run.later_revision,
+            2: run.revision,
+          })}
         </Box>
       )}
       {run.expires_at && (
-        <Box>Deleted after {new Date(run.expires_at).toLocaleDateString("en-GB", { dateStyle: "medium" })}.</Box>
+        <Box>
+          {rich(t("Deleted after <1/>."), {
+            1: new Date(run.expires_at).toLocaleDateString("en-GB", { dateStyle: "medium" }),
+          })}
+        </Box>
       )}
       {run.notices.length > 0 && (
-        <Box component="ul" sx={{ m: 0, pl: 2.5 }} aria-label={`Warnings of run ${run.id}`}>
+        <Box component="ul" sx={{ m: 0, pl: 2.5 }} aria-label={t("Warnings of run %{run}", { run: run.id })}>
           {run.notices.map(({ message, sheets }) => (
             <li key={message}>
               {sheets.length > 0 && <b>{listed(sheets, 6)}: </b>}
@@ -74,14 +87,16 @@ export function RunDetails({ run, base, act, onUse, onRepeat }: RunDetailsProps)
                 </td>
                 <td>{bytes(file.bytes)}</td>
                 <td style={{ fontFamily: "monospace", fontSize: 11.5, overflowWrap: "anywhere" }}>
-                  {file.sha256 && `SHA-256 ${file.sha256}`}
+                  {file.sha256 && t("SHA-256 %{sha256}", { sha256: file.sha256 })}
                 </td>
               </tr>
             ))}
           </tbody>
         </Box>
       )}
-      {run.file_count > run.files.length && <Box>and {run.file_count - run.files.length} more files</Box>}
+      {run.file_count > run.files.length && (
+        <Box>{rich(t("and <1/> more files"), { 1: run.file_count - run.files.length })}</Box>
+      )}
     </Box>
   );
 }

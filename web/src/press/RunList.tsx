@@ -3,6 +3,7 @@ import { useBook } from "../api/book";
 import type { Order, Run } from "../api/types";
 import { RunRow } from "./RunRow";
 import type { Runs } from "./useRuns";
+import { t } from "../texts/t";
 
 interface RunListProps {
   runs: Runs;
@@ -21,7 +22,7 @@ export function RunList({ runs: { runs, base, act }, onMissing, onUse, onRepeat 
       sx={{ bgcolor: "background.paper", border: 1, borderColor: "divider" }}
     >
       <Typography component="h2" variant="h2" id="runs-title" sx={{ px: 2, py: 1.5 }}>
-        Runs
+        {t("Runs")}
       </Typography>
       {runs.error && (
         <Typography role="alert" sx={{ px: 2, pb: 2 }}>
@@ -30,7 +31,7 @@ export function RunList({ runs: { runs, base, act }, onMissing, onUse, onRepeat 
       )}
       {runs.data?.length === 0 && (
         <Typography sx={{ px: 2, pb: 2, color: "text.secondary" }}>
-          Nothing has been exported yet. Export makes what the sentence above says; it is listed here and stays.
+          {t("Nothing has been exported yet. Export makes what the sentence above says; it is listed here and stays.")}
         </Typography>
       )}
       {runs.data?.map((run) => (

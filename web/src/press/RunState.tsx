@@ -7,6 +7,7 @@ import { Box, LinearProgress } from "@mui/material";
 import type { Run } from "../api/types";
 import { count } from "../api/words";
 import { isOpen } from "./useRuns";
+import { t } from "../texts/t";
 
 const ENDED = {
   done: [DoneIcon, "success.main", "Done"],
@@ -26,7 +27,7 @@ export function RunState({ run }: { run: Run }) {
           <LinearProgress
             variant="determinate"
             value={(100 * run.done) / Math.max(run.total, 1)}
-            aria-label={`Progress of run ${run.id}`}
+            aria-label={t("Progress of run %{run}", { run: run.id })}
             sx={{ mt: 0.5, height: 6 }}
           />
         </Box>
@@ -41,14 +42,18 @@ export function RunState({ run }: { run: Run }) {
       <span>
         {text}
         {run.reason && run.state !== "cancelled" ? `: ${run.reason}` : ""}
-        {run.state === "done" && warnings > 0 && ` with ${count(warnings, "warning")}`}
+        {run.state === "done" && warnings > 0 && t(" with %{value}", { value: count(warnings, "warning") })}
       </span>
     </Box>
   );
 }
 
 const under = (run: Run) =>
-  run.order.form?.kind === "ground" ? "Drawing the ground" : `Sheet ${run.done} of ${run.total}`;
+  run.order.form?.kind === "ground"
+    ? t("Drawing the ground")
+    : t("Sheet %{done} of %{total}", { done: run.done, total: run.total });
 
 const waiting = (run: Run) =>
-  run.place && run.place > 1 ? `${count(run.place - 1, "run")} before it` : "Waiting for a worker";
+  run.place && run.place > 1
+    ? t("%{value} before it", { value: count(run.place - 1, "run") })
+    : t("Waiting for a worker");

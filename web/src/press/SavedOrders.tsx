@@ -6,6 +6,8 @@ import { count } from "../api/words";
 import { inWords } from "./inWords";
 import { inBrief, usePpi, whole } from "./order";
 import type { OrderDraft } from "./useOrder";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 interface SavedOrdersProps {
   draft: OrderDraft;
@@ -30,7 +32,7 @@ export function SavedOrders({ draft, busy, onExport }: SavedOrdersProps) {
   };
   const save = async () => {
     const title = name.trim();
-    if (!title) return setProblem("Enter a name, such as “field A3”.");
+    if (!title) return setProblem(t("Enter a name, such as “field A3”."));
     await put(`Save export settings ${title}`, [
       ...orders.filter((known) => known.name !== title),
       { ...draft.order, name: title },
@@ -46,7 +48,7 @@ export function SavedOrders({ draft, busy, onExport }: SavedOrdersProps) {
     >
       <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}>
         <Typography component="h2" variant="h2" id="orders-title" sx={{ flex: 1 }}>
-          Saved exports
+          {t("Saved exports")}
         </Typography>
         <Box
           component="form"
@@ -58,11 +60,11 @@ export function SavedOrders({ draft, busy, onExport }: SavedOrdersProps) {
         >
           <TextField
             value={name}
-            placeholder="field A3"
+            placeholder={t("field A3")}
             onChange={(event) => setName(event.target.value)}
-            slotProps={{ htmlInput: { "aria-label": "Name of the export settings", maxLength: 60 } }}
+            slotProps={{ htmlInput: { "aria-label": t("Name of the export settings"), maxLength: 60 } }}
           />
-          <Button type="submit">Save these settings</Button>
+          <Button type="submit">{t("Save these settings")}</Button>
         </Box>
       </Box>
       {problem && (
@@ -72,7 +74,7 @@ export function SavedOrders({ draft, busy, onExport }: SavedOrdersProps) {
       )}
       {orders.length === 0 && (
         <Typography sx={{ color: "text.secondary", fontSize: 13.5 }}>
-          The settings above can be saved under a name, as part of the book.
+          {t("The settings above can be saved under a name, as part of the book.")}
         </Typography>
       )}
       {orders.map((order) => (
@@ -96,7 +98,7 @@ export function SavedOrders({ draft, busy, onExport }: SavedOrdersProps) {
       ))}
       {wanted.length > 1 && (
         <Button variant="outlined" disabled={busy} sx={{ mt: 1 }} onClick={() => onExport(wanted)}>
-          Export {count(wanted.length, "saved export")}
+          {rich(t("Export <1/>"), { 1: count(wanted.length, "saved export") })}
         </Button>
       )}
     </Box>
@@ -132,20 +134,20 @@ function OrderRow({ order, chosen, busy, onChoose, onUse, onExport, onDelete }: 
         size="small"
         checked={chosen}
         onChange={(event) => onChoose(event.target.checked)}
-        slotProps={{ input: { "aria-label": `Choose ${order.name}` } }}
+        slotProps={{ input: { "aria-label": t("Choose %{name}", { name: order.name }) } }}
       />
       <Box sx={{ fontWeight: 600, minWidth: 90 }}>{order.name}</Box>
       <Box sx={{ flex: 1, minWidth: 0, color: "text.secondary", fontSize: 13 }}>
-        {inBrief(order)}, {inWords(form)}, {ppi} ppi
+        {rich(t("<1/>, <2/>, <3/> ppi"), { 1: inBrief(order), 2: inWords(form), 3: ppi })}
       </Box>
-      <Button onClick={onUse} aria-label={`Use ${order.name}`}>
-        Use
+      <Button onClick={onUse} aria-label={t("Use %{name}", { name: order.name })}>
+        {t("Use")}
       </Button>
-      <Button onClick={onExport} disabled={busy} aria-label={`Export ${order.name}`}>
-        Export
+      <Button onClick={onExport} disabled={busy} aria-label={t("Export %{name}", { name: order.name })}>
+        {t("Export")}
       </Button>
-      <Button color="error" onClick={onDelete} aria-label={`Delete ${order.name}`}>
-        Delete
+      <Button color="error" onClick={onDelete} aria-label={t("Delete %{name}", { name: order.name })}>
+        {t("Delete")}
       </Button>
     </Box>
   );

@@ -5,6 +5,7 @@ import { defaults } from "../generated/defaults";
 import { Pair } from "../fields/Pair";
 import type { FormOf } from "./order";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 /** How the drawings are written. */
 export function SvgFields({
@@ -18,13 +19,13 @@ export function SvgFields({
   return (
     <Pair>
       <Choice
-        label="Text"
+        label={t("Text")}
         wide
         value={svg.text}
         choices={choices.svg_sheets_form.text}
         onChoose={(text) => change({ text })}
       />
-      <Flag label="Links between the sheets" value={svg.links} onSave={(links) => change({ links })} />
+      <Flag label={t("Links between the sheets")} value={svg.links} onSave={(links) => change({ links })} />
     </Pair>
   );
 }

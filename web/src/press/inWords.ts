@@ -2,6 +2,7 @@ import type { Form, PdfManner } from "../api/types";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 const titleOf = (list: readonly (readonly [string, string])[], key: string) =>
   list.find(([known]) => known === key)?.[1] ?? key;
@@ -12,21 +13,26 @@ export function inWords(form: Form): string {
     case "images": {
       const image = filled(form, defaults.images_form);
       const parts = [
-        `${titleOf(choices.images_form.format, image.format)} of the ${image.shows === "frame with border" ? "frame with its border" : image.shows}`,
+        t("%{value} of the %{value2}", {
+          value: titleOf(choices.images_form.format, image.format),
+          value2: image.shows === "frame with border" ? t("frame with its border") : image.shows,
+        }),
       ];
-      if (image.clear) parts.push("clear background");
+      if (image.clear) parts.push(t("clear background"));
       if (image.depth !== "colour") parts.push(image.depth);
       if (image.placed || image.format === "geotiff") parts.push("georeferenced");
       return parts.join(", ");
     }
     case "svg_sheets":
-      return form.text === "outlines" ? "text as outlines" : "text as text";
+      return form.text === "outlines" ? t("text as outlines") : t("text as text");
     case "ground":
       return form.format === "geopackage" ? "GeoPackage" : "MBTiles";
     case "imposed": {
       const { lay, paper, across, down } = filled(form, defaults.imposed_form);
-      if (lay === "booklet") return `a booklet on ${paper}`;
-      return lay === "several on one" ? `${across * down} on a side of ${paper}` : `parts on ${paper}`;
+      if (lay === "booklet") return t("a booklet on %{paper}", { paper });
+      return lay === "several on one"
+        ? t("%{value} on a side of %{paper}", { value: across * down, paper })
+        : t("parts on %{paper}", { paper });
     }
     default:
       return pdfInWords(form.pdf);
@@ -35,12 +41,18 @@ export function inWords(form: Form): string {
 
 function pdfInWords(given: PdfManner | undefined): string {
   const pdf = filled(given, defaults.pdf_manner);
-  const parts = [pdf.standard === "none" ? `PDF ${pdf.version}` : titleOf(choices.pdf_manner.standard, pdf.standard)];
+  const parts = [
+    pdf.standard === "none"
+      ? t("PDF %{version}", { version: pdf.version })
+      : titleOf(choices.pdf_manner.standard, pdf.standard),
+  ];
   if (pdf.links && pdf.standard !== "pdf_x_4") parts.push("links");
   if (pdf.switchable) parts.push("layers");
   if (pdf.tagged) parts.push("tags");
-  if (pdf.object_data.length > 0) parts.push("object data");
+  if (pdf.object_data.length > 0) parts.push(t("object data"));
   if (pdf.attach_book || pdf.attach_data) parts.push("attachments");
-  if (pdf.protected) parts.push("a password");
-  return parts.length > 1 ? `${parts.slice(0, -1).join(", ")} and ${parts.at(-1)}` : parts.join("");
+  if (pdf.protected) parts.push(t("a password"));
+  return parts.length > 1
+    ? t("%{value} and %{value2}", { value: parts.slice(0, -1).join(", "), value2: parts.at(-1) })
+    : parts.join("");
 }

@@ -3,6 +3,7 @@ import { useBook } from "../api/book";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { forms, formTraits } from "../generated/kinds";
+import { t } from "../texts/t";
 
 export type FormOf<Kind extends Form["kind"]> = Extract<Form, { kind: Kind }>;
 export type FormKind = Form["kind"];
@@ -26,7 +27,10 @@ export const traits = (kind: FormKind) => formTraits[kind];
 export function inBrief(order: Order): string {
   const { sheets, form } = whole(order);
   const title = forms.find(([key]) => key === form.kind)![1];
-  return `${sheets === "all" ? "all sheets" : `sheets ${sheets}`} as ${title}`;
+  return t("%{value} as %{title}", {
+    value: sheets === "all" ? t("all sheets") : t("sheets %{sheets}", { sheets }),
+    title,
+  });
 }
 
 /** Live text of the names of its files. */

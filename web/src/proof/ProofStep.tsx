@@ -19,6 +19,8 @@ import { FeatureShown, LabelCount, LeftOutOfSheet, Shown, TrueScale } from "../p
 import { useShortcuts } from "../frame/useShortcuts";
 import { PageView } from "../page/PageView";
 import { Statement } from "../statement/Statement";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 // Of thousands of names no more are listed than can be read.
 const named = createFilterOptions<Cell>({ limit: 60 });
@@ -32,8 +34,8 @@ export function ProofStep() {
   useShortcuts(keys);
   if (number === null)
     return (
-      <Statement answer="On Weave, say which area to cover and at which scale.">
-        There are no sheets to look through yet.
+      <Statement answer={t("On Weave, say which area to cover and at which scale.")}>
+        {t("There are no sheets to look through yet.")}
       </Statement>
     );
   const last = book.cells.length;
@@ -50,37 +52,45 @@ export function ProofStep() {
         <Statement
           answer={
             <>
-              Each sheet is shown exactly as it will print. <b>{count(last, "sheet")}</b>; Page Down and Page Up leaf
-              through them.
-              {today && <LabelCount sheet={number} />}
+              {rich(
+                t("Each sheet is shown exactly as it will print. <1/>; Page Down and Page Up leaf through them.<2/>"),
+                { 1: <b>{count(last, "sheet")}</b>, 2: today && <LabelCount sheet={number} /> },
+              )}
             </>
           }
         >
           <Box component="span" sx={{ display: "inline-flex", alignItems: "center", gap: 0.5, flexWrap: "wrap" }}>
-            <IconButton size="small" aria-label="First sheet" disabled={place <= 0} onClick={() => goTo(0)}>
+            <IconButton size="small" aria-label={t("First sheet")} disabled={place <= 0} onClick={() => goTo(0)}>
               <FirstIcon />
             </IconButton>
-            <IconButton size="small" aria-label="Sheet before" disabled={place <= 0} onClick={() => step(-1)}>
+            <IconButton size="small" aria-label={t("Sheet before")} disabled={place <= 0} onClick={() => step(-1)}>
               <BeforeIcon />
             </IconButton>
             {cell ? (
               <span>
-                Sheet <b>{cell.name}</b>, {cell.number} of {last}, at <b>{ratio(cell.scale)}</b>
+                {rich(t("Sheet <1/>, <2/> of <3/>, at <4/>"), {
+                  1: <b>{cell.name}</b>,
+                  2: cell.number,
+                  3: last,
+                  4: <b>{ratio(cell.scale)}</b>,
+                })}
               </span>
             ) : page?.kind === "index" && page.after === 0 && book.document.pages === undefined ? (
-              <span>
-                The <b>index sheet</b>, before {count(last, "sheet")}
-              </span>
+              <span>{rich(t("The <1/>, before <2/>"), { 1: <b>{t("index sheet")}</b>, 2: count(last, "sheet") })}</span>
             ) : (
               <span>
-                {page?.kind === "index" ? "Index sheet" : page?.kind === "blank" ? "An" : "Page"} <b>{page?.name}</b>,
-                page {place + 1} of {end + 1}
+                {rich(t("<1/> <2/>, page <3/> of <4/>"), {
+                  1: page?.kind === "index" ? t("Index sheet") : page?.kind === "blank" ? t("An") : t("Page"),
+                  2: <b>{page?.name}</b>,
+                  3: place + 1,
+                  4: end + 1,
+                })}
               </span>
             )}
-            <IconButton size="small" aria-label="Next sheet" disabled={place >= end} onClick={() => step(1)}>
+            <IconButton size="small" aria-label={t("Next sheet")} disabled={place >= end} onClick={() => step(1)}>
               <NextIcon />
             </IconButton>
-            <IconButton size="small" aria-label="Last sheet" disabled={place >= end} onClick={() => goTo(end)}>
+            <IconButton size="small" aria-label={t("Last sheet")} disabled={place >= end} onClick={() => goTo(end)}>
               <LastIcon />
             </IconButton>
             <Autocomplete<Cell>
@@ -99,10 +109,10 @@ export function ProofStep() {
                 <TextField
                   {...params}
                   inputRef={jump}
-                  placeholder="Go to a sheet (/)"
+                  placeholder={t("Go to a sheet (/)")}
                   slotProps={{
                     ...params.slotProps,
-                    htmlInput: { ...params.slotProps?.htmlInput, "aria-label": "Go to a sheet by name" },
+                    htmlInput: { ...params.slotProps?.htmlInput, "aria-label": t("Go to a sheet by name") },
                   }}
                 />
               )}
@@ -131,7 +141,7 @@ export function ProofStep() {
               </>
             </BesideCard>
           ) : !cell ? null : (
-            <Card help="proof" title={cell.name} note={`sheet ${cell.number} of ${last}`}>
+            <Card help="proof" title={cell.name} note={t("sheet %{number} of %{last}", { number: cell.number, last })}>
               <>
                 <MapLabelsPanel />
                 <NotesPanel />
@@ -139,21 +149,21 @@ export function ProofStep() {
               <Shown sheet={cell.number} />
               <FeatureShown sheet={cell.number} />
               <Row
-                name="Scale"
+                name={t("Scale")}
                 unit={book.document.index.held === "ellipsoid" ? "on the ellipsoid" : "on the projection"}
               >
                 {ratio(cell.scale)}
               </Row>
               <TrueScale sheet={cell.number} />
-              <Row name="Centre" unit="E">
+              <Row name={t("Centre")} unit="E">
                 {coordinate(cell.centre[0])}
               </Row>
               <Row name="" unit="N">
                 {coordinate(cell.centre[1])}
               </Row>
-              <Row name="Page">{paperSize(book.frame.page_width_mm, book.frame.page_height_mm)}</Row>
-              <Row name="Frame">{paperSize(book.frame.width_mm, book.frame.height_mm)}</Row>
-              {cell.kept && <Row name="Status">not rebuilt since the frame or the data changed</Row>}
+              <Row name={t("Page")}>{paperSize(book.frame.page_width_mm, book.frame.page_height_mm)}</Row>
+              <Row name={t("Frame")}>{paperSize(book.frame.width_mm, book.frame.height_mm)}</Row>
+              {cell.kept && <Row name={t("Status")}>{t("not rebuilt since the frame or the data changed")}</Row>}
               <LeftOutOfSheet sheet={cell.number} />
             </Card>
           )}
@@ -171,14 +181,14 @@ function BesideCard({ page, children }: { page: BookPage; children: ReactNode })
   return (
     <Card
       help="proof"
-      title={index ? (page.name === "Index" ? "Index sheet" : page.name) : page.name}
-      note={`page ${page.position} of ${pageCount(book)}`}
+      title={index ? (page.name === "Index" ? t("Index sheet") : page.name) : page.name}
+      note={t("page %{position} of %{book}", { position: page.position, book: pageCount(book) })}
     >
       {children}
-      {index && <Row name="Shows">{count(page.sheets, "sheet")} by name</Row>}
+      {index && <Row name={t("Shows")}>{rich(t("<1/> by name"), { 1: count(page.sheets, "sheet") })}</Row>}
       {index && <TrueScale sheet={page.number} />}
-      <Row name="Prints">{page.folio === null ? "no number" : `number ${page.folio}`}</Row>
-      {frame && <Row name="Page">{paperSize(frame.page_width_mm, frame.page_height_mm)}</Row>}
+      <Row name={t("Prints")}>{page.folio === null ? t("no number") : t("number %{folio}", { folio: page.folio })}</Row>
+      {frame && <Row name={t("Page")}>{paperSize(frame.page_width_mm, frame.page_height_mm)}</Row>}
       <LeftOutOfSheet sheet={page.number} />
     </Card>
   );

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useBook, useChange } from "../api/book";
 import { languages } from "../generated/kinds";
 import { languageOf } from "./languageOf";
+import { t } from "../texts/t";
 
 const titles: Record<string, string> = Object.fromEntries(languages);
 
@@ -24,8 +25,8 @@ export function BookLanguage() {
     }
   };
   const note = known
-    ? `Numbers, dates and words on the pages are in ${titles[known]}.`
-    : "Numbers, dates and words on the pages are in English: they cannot be written in this language.";
+    ? t("Numbers, dates and words on the pages are in %{known}.", { known: titles[known] })
+    : t("Numbers, dates and words on the pages are in English: they cannot be written in this language.");
   return (
     <Autocomplete
       freeSolo
@@ -41,7 +42,7 @@ export function BookLanguage() {
         void keep(chosen ?? typed);
       }}
       renderInput={(params) => (
-        <TextField {...params} label="Language" error={problem !== null} helperText={problem ?? note} />
+        <TextField {...params} label={t("Language")} error={problem !== null} helperText={problem ?? note} />
       )}
     />
   );

@@ -4,13 +4,14 @@ import { Field } from "../fields/Field";
 import { Heading } from "../frame/Card";
 import { BookLanguage } from "./BookLanguage";
 import { OwnFields } from "./OwnFields";
+import { t } from "../texts/t";
 
 const TEXTS = [
-  ["author", "Author"],
-  ["edition", "Edition or revision"],
-  ["date", "Date, as 2026-04-01"],
-  ["source", "Source and credit"],
-  ["description", "Description of the book"],
+  ["author", t("Author")],
+  ["edition", t("Edition or revision")],
+  ["date", t("Date, as 2026-04-01")],
+  ["source", t("Source and credit")],
+  ["description", t("Description of the book")],
 ] as const;
 
 /** What the book's live texts say. */
@@ -19,7 +20,7 @@ export function BookTexts() {
   const { change } = useChange();
   return (
     <>
-      <Heading text="Texts of the book" />
+      <Heading text={t("Texts of the book")} />
       <Box sx={{ display: "grid", gap: 1 }}>
         {TEXTS.map(([name, title]) => (
           <Field

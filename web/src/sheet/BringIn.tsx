@@ -5,6 +5,7 @@ import { useBook } from "../api/book";
 import { upload } from "../api/client";
 import type { Book } from "../api/types";
 import { FileInput } from "../fields/FileInput";
+import { t } from "../texts/t";
 
 interface BringInProps {
   title: string;
@@ -37,7 +38,7 @@ export function BringIn({ title, label, accept, address, onBrought }: BringInPro
         file,
       );
       client.setQueryData(["book", book.id], made.book);
-      if (made.left_out?.length) setNotice(`Not imported: ${made.left_out.join(", ")}.`);
+      if (made.left_out?.length) setNotice(t("Not imported: %{value}.", { value: made.left_out.join(", ") }));
       setBrought({ id: made.id, file, revision: made.book.revision });
     } catch (error) {
       setNotice((error as Error).message);

@@ -2,6 +2,7 @@ import type { ElementOf } from "../api/types";
 import { Choice } from "../fields/Choice";
 import { useLayout } from "./layout";
 import { titleOf } from "./useElements";
+import { t } from "../texts/t";
 
 /**
  * Whether the rows of a legend or a table are its own, or go on from another one of the page; nothing where it is
@@ -19,9 +20,12 @@ export function ContinuesChoice({
   if (others.length === 0) return null;
   return (
     <Choice
-      label="Its rows"
+      label={t("Its rows")}
       value={element.continues ?? ""}
-      choices={[["", "are its own"], ...others.map((other) => [other.id, `continue ${titleOf(other)}`] as const)]}
+      choices={[
+        ["", t("are its own")],
+        ...others.map((other) => [other.id, t("continue %{other}", { other: titleOf(other) })] as const),
+      ]}
       onChoose={(id) => onSave({ continues: id || undefined })}
     />
   );

@@ -11,6 +11,7 @@ import { DrawnPicture, useServerPicture } from "../frame/ServerPicture";
 import { Field } from "../fields/Field";
 import { FileInput } from "../fields/FileInput";
 import type { Designs } from "../generated/answers";
+import { t } from "../texts/t";
 
 /** Ready-made designs with a picture each, those that were kept, and designs as files. */
 export function DesignCard({ onBack }: { onBack: () => void }) {
@@ -30,14 +31,14 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
     client.setQueryData(
       ["book", book.id],
       await upload<Book>(`/api/books/${book.id}/design/file`, file).catch((error: Error) => {
-        throw new Error(`${file.name} was not taken. ${error.message}`);
+        throw new Error(t("%{name} was not taken. %{message}", { name: file.name, message: error.message }));
       }),
     );
   };
   return (
-    <Card help="designs" title="Designs" note="of the whole page">
+    <Card help="designs" title={t("Designs")} note={t("of the whole page")}>
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
-        The page
+        {t("The page")}
       </Button>
       {problem && (
         <Typography role="alert" sx={{ color: "error.main", fontSize: 13, mb: 1 }}>
@@ -46,7 +47,7 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
       )}
       <Box
         component="ul"
-        aria-label="Built-in designs"
+        aria-label={t("Built-in designs")}
         sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}
       >
         {(designs.data?.shipped ?? []).map(({ name, title, note }) => (
@@ -67,17 +68,17 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
         ))}
       </Box>
       <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700, mt: 2 }}>
-        Saved designs
+        {t("Saved designs")}
       </Typography>
       {designs.data?.kept.length === 0 && (
         <Typography sx={{ fontSize: 13, color: "text.secondary" }}>
-          None yet. Write a name to keep this page as a design for any book.
+          {t("None yet. Write a name to keep this page as a design for any book.")}
         </Typography>
       )}
       {(designs.data?.kept ?? []).map((row) => (
         <Box key={row.id} sx={{ display: "flex", alignItems: "flex-end", gap: 0.5 }}>
           <Field
-            label="Name"
+            label={t("Name")}
             value={row.name}
             onSave={async (name) => {
               await post(`/api/designs/kept/${row.id}`, { name }, { method: "PATCH" });
@@ -85,14 +86,14 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
             }}
           />
           <Button
-            aria-label={`Use ${row.name}`}
+            aria-label={t("Use %{name}", { name: row.name })}
             onClick={() => attempt(ask("design", { kept: row.id, name: row.name }))}
           >
-            Use
+            {t("Use")}
           </Button>
           <IconButton
             size="small"
-            aria-label={`Delete ${row.name}`}
+            aria-label={t("Delete %{name}", { name: row.name })}
             onClick={() => attempt(post(`/api/designs/kept/${row.id}`, {}, { method: "DELETE" }).then(again))}
           >
             <CloseIcon sx={{ fontSize: 16 }} />
@@ -101,28 +102,28 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
       ))}
       <Box sx={{ mt: 1 }}>
         <Field
-          label="Save this page as"
+          label={t("Save this page as")}
           value=""
-          placeholder="name of the design"
+          placeholder={t("name of the design")}
           onSave={async (name) => {
             await post(`/api/books/${book.id}/design/keep`, { name });
             await again();
           }}
         />
       </Box>
-      <Heading text="As a file" />
+      <Heading text={t("As a file")} />
       <FileInput
         ref={input}
-        label="Design file"
+        label={t("Design file")}
         accept=".json,application/json"
         onFiles={([file]) => attempt(bring(file))}
       />
       <Box sx={{ display: "flex", gap: 0.5 }}>
         <Button variant="outlined" href={`/api/books/${book.id}/design/file`}>
-          Export this design
+          {t("Export this design")}
         </Button>
         <Button variant="outlined" onClick={() => input.current?.click()}>
-          Import a design
+          {t("Import a design")}
         </Button>
       </Box>
     </Card>

@@ -1,6 +1,7 @@
 import { Box } from "@mui/material";
 import type { PointerEvent } from "react";
 import type { Element, Rectangle } from "../api/types";
+import { t } from "../texts/t";
 
 // Only the edge of a neatline responds, so that what lies inside it can be reached.
 const EDGE_PX = 7;
@@ -60,7 +61,7 @@ export function ElementBox({
             lineHeight: "16px",
           }}
         >
-          ! cannot be filled in on this sheet
+          {t("! cannot be filled in on this sheet")}
         </Box>
       )}
       {edges &&

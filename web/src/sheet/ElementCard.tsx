@@ -22,14 +22,15 @@ import { SheetGround } from "./frames/SheetGround";
 import { ShownOnFields } from "./ShownOnFields";
 import { Fold } from "../frame/Fold";
 import { limits } from "../generated/limits";
+import { t } from "../texts/t";
 
 const SIDES: { side: Side; title: string }[] = [
-  { side: "left", title: "Left" },
-  { side: "centre", title: "Centre" },
-  { side: "right", title: "Right" },
-  { side: "top", title: "Top" },
-  { side: "middle", title: "Middle" },
-  { side: "bottom", title: "Bottom" },
+  { side: "left", title: t("Left") },
+  { side: "centre", title: t("Centre") },
+  { side: "right", title: t("Right") },
+  { side: "top", title: t("Top") },
+  { side: "middle", title: t("Middle") },
+  { side: "bottom", title: t("Bottom") },
 ];
 
 /** What is selected on the page: one element with its settings, or several together. */
@@ -71,14 +72,14 @@ export function ElementCard({
   return (
     <Card
       help="element"
-      title={one ? titleOf(one) : `${selected.length} elements`}
+      title={one ? titleOf(one) : t("%{length} elements", { length: selected.length })}
       note={one && titleOf(one) !== elementTitles[one.kind] ? elementTitles[one.kind].toLowerCase() : undefined}
     >
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
-        The page
+        {t("The page")}
       </Button>
       {locked ? (
-        <Typography sx={{ fontSize: 14, mb: 1 }}>Locked. Unlock it to move or edit it.</Typography>
+        <Typography sx={{ fontSize: 14, mb: 1 }}>{t("Locked. Unlock it to move or edit it.")}</Typography>
       ) : (
         <>
           {gridded && !isFrame(gridded) && (
@@ -104,7 +105,7 @@ export function ElementCard({
           )}
           {gridded && (
             <>
-              <Heading text="Border" />
+              <Heading text={t("Border")} />
               <BorderFields frame={gridded} onSave={(border) => elements.patch(gridded.id, { border }, "Border")} />
               {isFrame(gridded) && (
                 <FrameFields
@@ -113,18 +114,18 @@ export function ElementCard({
                 />
               )}
               {gridded.kind === "map_frame" && <SheetGround />}
-              <Heading text="Frame" />
+              <Heading text={t("Frame")} />
             </>
           )}
           {one && <Settings element={one} elements={elements} />}
           {sheet !== null && one && cardOf(one).leavesOut && <LeftOutOfSheet sheet={sheet} />}
-          <Heading text="Align" />
+          <Heading text={t("Align")} />
           <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 0.5 }}>
             {SIDES.map(({ side, title }) => (
               <Button
                 key={side}
                 variant="outlined"
-                aria-label={`Align: ${title}`}
+                aria-label={t("Align: %{title}", { title })}
                 onClick={() => place(`Align ${side}`, aligned(boxes, side, frame.live))}
               >
                 {title}
@@ -134,21 +135,21 @@ export function ElementCard({
           {selected.length > 2 && (
             <Box sx={{ display: "flex", gap: 0.5, mt: 0.5 }}>
               <Button variant="outlined" onClick={() => place("Distribute horizontally", distributed(boxes, 0))}>
-                Distribute horizontally
+                {t("Distribute horizontally")}
               </Button>
               <Button variant="outlined" onClick={() => place("Distribute vertically", distributed(boxes, 1))}>
-                down
+                {t("down")}
               </Button>
             </Box>
           )}
-          <Heading text="Order" />
+          <Heading text={t("Order")} />
           <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
             {(
               [
-                ["front", "To the front"],
-                ["forward", "Forward"],
-                ["backward", "Backward"],
-                ["back", "To the back"],
+                ["front", t("To the front")],
+                ["forward", t("Forward")],
+                ["backward", t("Backward")],
+                ["back", t("To the back")],
               ] as const
             ).map(([by, title]) => (
               <Button key={by} variant="outlined" onClick={() => void elements.order(by).catch(toldElsewhere)}>
@@ -158,14 +159,14 @@ export function ElementCard({
           </Box>
         </>
       )}
-      <Heading text="Element" />
+      <Heading text={t("Element")} />
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
         <Button
           onClick={() =>
             void elements.all(locked ? "Unlock" : "Lock", { locked: locked ? undefined : true }).catch(toldElsewhere)
           }
         >
-          {locked ? "Unlock" : "Lock"}
+          {locked ? t("Unlock") : t("Lock")}
         </Button>
         {!locked && (
           <Button
@@ -174,19 +175,21 @@ export function ElementCard({
               void elements.all("Hide", { hidden: true }).catch(toldElsewhere);
             }}
           >
-            Hide
+            {t("Hide")}
           </Button>
         )}
-        {selected.some((element) => !isFrame(element)) && <Button onClick={elements.duplicate}>Duplicate</Button>}
+        {selected.some((element) => !isFrame(element)) && (
+          <Button onClick={elements.duplicate}>{t("Duplicate")}</Button>
+        )}
         {selected.length > 1 && !selected.every((element) => element.group && element.group === selected[0]!.group) && (
-          <Button onClick={() => void elements.group().catch(toldElsewhere)}>Group</Button>
+          <Button onClick={() => void elements.group().catch(toldElsewhere)}>{t("Group")}</Button>
         )}
         {selected.some((element) => element.group) && (
-          <Button onClick={() => void elements.ungroup().catch(toldElsewhere)}>Ungroup</Button>
+          <Button onClick={() => void elements.ungroup().catch(toldElsewhere)}>{t("Ungroup")}</Button>
         )}
         {!locked && selected.some((element) => !isFrame(element)) && (
           <Button color="error" onClick={elements.remove}>
-            Remove
+            {t("Remove")}
           </Button>
         )}
       </Box>
@@ -201,7 +204,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
   const box = shifted(frame.elements[element.id]!, shift, 0);
   const place = (
     <>
-      <Heading text="Place" />
+      <Heading text={t("Place")} />
       <PositionFields
         box={box}
         onSave={(wanted: Rectangle) => elements.place("Place", { [element.id]: shifted(wanted, -shift, 0) })}
@@ -211,7 +214,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
   return (
     <>
       <Field
-        label="Name"
+        label={t("Name")}
         value={titleOf(element)}
         onSave={(title) => keep({ title: title.trim() === "" ? undefined : title.trim() })}
       />
@@ -219,7 +222,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
       {rotates(element) && (
         <Box sx={{ mt: 1, width: 110 }}>
           <Measured
-            label="Rotation, ° clockwise"
+            label={t("Rotation, ° clockwise")}
             value={whole(element).rotation_deg}
             limits={limits.box_element.rotation_deg}
             onSave={(rotation_deg) => keep({ rotation_deg: rotation_deg === 0 ? undefined : rotation_deg })}
@@ -229,7 +232,7 @@ function Settings({ element, elements }: { element: Element; elements: Elements 
       {Fields && <Fields element={element} onSave={keep} />}
       {placeBelow && place}
       {role === "sheets" && element.kind !== "map_frame" && (
-        <Fold title={element.shown_on ? "On some sheets" : "On all sheets"}>
+        <Fold title={element.shown_on ? t("On some sheets") : t("On all sheets")}>
           <ShownOnFields
             about={titleOf(element)}
             given={element.shown_on}

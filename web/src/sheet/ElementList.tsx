@@ -6,12 +6,13 @@ import { toldElsewhere } from "../api/toldElsewhere";
 import { elementTitles } from "./kinds";
 import { useLayout } from "./layout";
 import { titleOf, type Elements } from "./useElements";
+import { t } from "../texts/t";
 
 /** The elements of a page, the topmost first. */
 export function ElementList({ elements, onPick }: { elements: Elements; onPick: (ids: string[]) => void }) {
   const { layout, frame } = useLayout();
   return (
-    <Box component="ul" aria-label="Elements, the topmost first" sx={{ m: 0, p: 0, listStyle: "none" }}>
+    <Box component="ul" aria-label={t("Elements, the topmost first")} sx={{ m: 0, p: 0, listStyle: "none" }}>
       {[...layout.elements].reverse().map((element) => (
         <Box
           component="li"
@@ -32,15 +33,15 @@ export function ElementList({ elements, onPick }: { elements: Elements; onPick: 
           >
             {titleOf(element)}
             <Box component="span" sx={{ color: "text.secondary", fontSize: 12.5, ml: 1 }}>
-              {onPage(frame, element.id) ? elementTitles[element.kind].toLowerCase() : "off the page"}
-              {element.shown_on && ", on some sheets"}
+              {onPage(frame, element.id) ? elementTitles[element.kind].toLowerCase() : t("off the page")}
+              {element.shown_on && t(", on some sheets")}
             </Box>
           </Button>
-          {element.locked && <LockIcon titleAccess="locked" sx={{ fontSize: 15, color: "text.secondary" }} />}
+          {element.locked && <LockIcon titleAccess={t("locked")} sx={{ fontSize: 15, color: "text.secondary" }} />}
           {element.hidden && (
             <IconButton
               size="small"
-              aria-label={`Show ${titleOf(element)}`}
+              aria-label={t("Show %{element}", { element: titleOf(element) })}
               onClick={() => void elements.patch(element.id, { hidden: undefined }, "Show").catch(toldElsewhere)}
             >
               <HiddenIcon sx={{ fontSize: 16 }} />

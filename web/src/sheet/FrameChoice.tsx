@@ -2,6 +2,7 @@ import { Choice } from "../fields/Choice";
 import { isFrame, isGridded } from "./kinds";
 import { useLayout } from "./layout";
 import { titleOf } from "./useElements";
+import { t } from "../texts/t";
 
 /** Of which frame of the page an element tells; nothing to choose where there is but one. */
 export function FrameChoice({
@@ -17,7 +18,7 @@ export function FrameChoice({
   if (frames.length < 2) return null;
   return (
     <Choice
-      label="Of the frame"
+      label={t("Of the frame")}
       wide
       value={value ?? own?.id ?? ""}
       choices={frames.map((known) => [known.id, titleOf(known)] as const)}

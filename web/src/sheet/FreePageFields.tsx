@@ -10,6 +10,7 @@ import { Pair } from "../fields/Pair";
 import { useSheet } from "../frame/useSheet";
 import { defaults } from "../generated/defaults";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 /** Where a page beside the sheets stands in the book. */
 /** Title, place and number of a page beside the sheets. */
@@ -24,16 +25,16 @@ export function FreePageFields({ page }: { page: FreePage }) {
   return (
     <div style={{ display: "grid", gap: 8, marginBottom: 16 }}>
       <Field
-        label="Title"
+        label={t("Title")}
         value={page.title}
         onSave={async (title) => {
-          if (title.trim() === "") throw new Error("Enter a title.");
+          if (title.trim() === "") throw new Error(t("Enter a title."));
           await keep({ title: title.trim() }, "Title of a page");
         }}
       />
       <Pair>
         <Choice
-          label="Position in the book"
+          label={t("Position in the book")}
           value={shown.place}
           choices={choices.free_page.place}
           onChoose={(place) =>
@@ -47,21 +48,21 @@ export function FreePageFields({ page }: { page: FreePage }) {
           }
         />
         <Choice
-          label="Begins on"
+          label={t("Begins on")}
           value={shown.starts}
           choices={choices.free_page.starts}
           onChoose={(starts) => keep({ starts }, "Side of a page")}
         />
         {shown.place === "before_sheet" && (
           <Field
-            label="Name of the sheet"
+            label={t("Name of the sheet")}
             value={page.sheet ?? ""}
             onSave={(sheet) => keep({ sheet: sheet.trim() }, "Place of a page")}
           />
         )}
       </Pair>
       <Flag
-        label="Include in page numbering"
+        label={t("Include in page numbering")}
         value={shown.numbered}
         onSave={(numbered) => keep({ numbered }, "Number of a page")}
       />
@@ -73,7 +74,7 @@ export function FreePageFields({ page }: { page: FreePage }) {
           void change("Remove a page", { pages: pages.filter((known) => known.id !== page.id) }).catch(toldElsewhere);
         }}
       >
-        Remove this page
+        {t("Remove this page")}
       </Button>
     </div>
   );

@@ -3,6 +3,7 @@ import type { PointerEvent } from "react";
 import type { Element, Rectangle } from "../api/types";
 import { HANDLES } from "./boxes";
 import { rotates } from "./kinds";
+import { t } from "../texts/t";
 
 interface HandlesProps {
   element: Element;
@@ -49,7 +50,7 @@ export function Handles({ element, box: [left, top, w, h], angle, perMm, onPress
       {rotates(element) && (
         <Box
           data-handle="turn"
-          title="Turn"
+          title={t("Turn")}
           onPointerDown={(event) => onTurn(event, element.id)}
           sx={{
             position: "absolute",

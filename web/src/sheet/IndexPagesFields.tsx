@@ -10,6 +10,7 @@ import { Pair } from "../fields/Pair";
 import { defaults } from "../generated/defaults";
 import { limits } from "../generated/limits";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 /** Where the index sheet stands in the book, and in how many parts. */
 export function IndexPagesFields() {
@@ -21,27 +22,27 @@ export function IndexPagesFields() {
   return (
     <div style={{ display: "grid", gap: 8, marginBottom: 16 }}>
       <Choice
-        label="Position in the book"
+        label={t("Position in the book")}
         value={shown.place}
         choices={choices.index_pages.place}
         onChoose={(place) => keep({ place }, "Place of the index sheet")}
       />
       <Pair>
         <Measured
-          label="Parts across"
+          label={t("Parts across")}
           value={shown.across}
           limits={limits.index_pages.across}
           onSave={(across) => keep({ across: Math.round(across) }, "Parts of the index sheet")}
         />
         <Measured
-          label="Parts down"
+          label={t("Parts down")}
           value={shown.down}
           limits={limits.index_pages.down}
           onSave={(down) => keep({ down: Math.round(down) }, "Parts of the index sheet")}
         />
       </Pair>
       <Flag
-        label="Include in page numbering"
+        label={t("Include in page numbering")}
         value={shown.numbered}
         onSave={(numbered) => keep({ numbered }, "Number of the index sheet")}
       />
@@ -50,7 +51,7 @@ export function IndexPagesFields() {
         sx={{ justifySelf: "start" }}
         onClick={() => void ask("layout/index/from-sheets", {}).catch(toldElsewhere)}
       >
-        Start from the sheets’ design
+        {t("Start from the sheets’ design")}
       </Button>
     </div>
   );

@@ -9,6 +9,7 @@ import { useLayout } from "./layout";
 import { useDrawnPartsFollow } from "./useDrawnPartsFollow";
 import { useLayoutDrag } from "./useLayoutDrag";
 import { onScreen } from "./onScreen";
+import { t } from "../texts/t";
 
 interface LayoutCanvasProps {
   perMm: number;
@@ -120,7 +121,19 @@ const tidy = (mm: number) => String(Math.round(mm * 100) / 100);
 
 // Where a box is, how large, and how far from the margins.
 function inWords(box: Rectangle, live: Rectangle): string {
-  return `${tidy(box[0])}, ${tidy(box[1])} · ${tidy(box[2])} × ${tidy(box[3])} mm · from the margins ${tidy(box[0] - live[0])}, ${tidy(box[1] - live[1])}, ${tidy(right(live) - right(box))}, ${tidy(bottom(live) - bottom(box))}`;
+  return t(
+    "%{value}, %{value2} · %{value3} × %{value4} mm · from the margins %{value5}, %{value6}, %{value7}, %{value8}",
+    {
+      value: tidy(box[0]),
+      value2: tidy(box[1]),
+      value3: tidy(box[2]),
+      value4: tidy(box[3]),
+      value5: tidy(box[0] - live[0]),
+      value6: tidy(box[1] - live[1]),
+      value7: tidy(right(live) - right(box)),
+      value8: tidy(bottom(live) - bottom(box)),
+    },
+  );
 }
 
 const meets = (box: Rectangle, page: Rectangle) =>

@@ -10,6 +10,8 @@ import { bentAgain, straightened, type Shares } from "./bends";
 import { useDrawnLine } from "./hand";
 import { NumberOf } from "../fields/NumberOf";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 type Line = ElementOf<"line">;
 
@@ -19,12 +21,12 @@ export function LineFields({ element, onSave }: { element: Line; onSave: (patch:
   const drawn = useDrawnLine();
   const points = element.points as Shares | undefined;
   const put = (patch: Partial<Line>) => void onSave(patch).catch(toldElsewhere);
-  const ends = [["", "nothing"], ...lineEnds] as const;
+  const ends = [["", t("nothing")], ...lineEnds] as const;
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       {!points && (
         <Choice
-          label="Runs"
+          label={t("Runs")}
           value={shown.slope}
           choices={choices.line_element.slope}
           onChoose={(slope) => onSave({ slope })}
@@ -32,41 +34,43 @@ export function LineFields({ element, onSave }: { element: Line; onSave: (patch:
       )}
       {points && (
         <>
-          <Box sx={{ fontSize: 13 }}>Through {points.length} places; drag them on the page.</Box>
+          <Box sx={{ fontSize: 13 }}>
+            {rich(t("Through <1/> places; drag them on the page."), { 1: points.length })}
+          </Box>
           <Flag
-            label="In a smooth curve"
+            label={t("In a smooth curve")}
             value={shown.smooth}
             onSave={(smooth) => onSave({ smooth: smooth || undefined })}
           />
         </>
       )}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.25 }}>
-        <Button onClick={() => put({ points: bentAgain(points, shown.slope) })}>Add a bend</Button>
+        <Button onClick={() => put({ points: bentAgain(points, shown.slope) })}>{t("Add a bend")}</Button>
         {points && points.length > 2 && (
           <Button onClick={() => put({ points: points.filter((_, place) => place !== points.length - 2) })}>
-            Remove the last bend
+            {t("Remove the last bend")}
           </Button>
         )}
         <Button aria-pressed={drawn.drawing} onClick={() => drawn.setDrawing(!drawn.drawing)}>
-          {drawn.drawing ? "Draw it on the page …" : "Draw by hand"}
+          {drawn.drawing ? t("Draw it on the page …") : t("Draw by hand")}
         </Button>
-        {points && <Button onClick={() => put(straightened(points))}>Straight</Button>}
+        {points && <Button onClick={() => put(straightened(points))}>{t("Straight")}</Button>}
       </Box>
       <Pair>
         <Choice
-          label="Begins with"
+          label={t("Begins with")}
           value={element.first_end ?? ""}
           choices={ends}
           onChoose={(end) => onSave({ first_end: end === "" ? undefined : end })}
         />
         <Choice
-          label="Ends in"
+          label={t("Ends in")}
           value={element.last_end ?? ""}
           choices={ends}
           onChoose={(end) => onSave({ last_end: end === "" ? undefined : end })}
         />
         {(element.first_end || element.last_end) && (
-          <NumberOf label="Their size, mm" part="line_element" of="end_mm" given={shown} onSave={onSave} />
+          <NumberOf label={t("Their size, mm")} part="line_element" of="end_mm" given={shown} onSave={onSave} />
         )}
       </Pair>
     </Box>

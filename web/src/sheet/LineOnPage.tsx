@@ -5,6 +5,7 @@ import { toldElsewhere } from "../api/toldElsewhere";
 import { arrowWay } from "../page/arrowWay";
 import { boxed, onPage, thinned, type Places, type Shares } from "./bends";
 import { useDrawnLine } from "./hand";
+import { t } from "../texts/t";
 
 // A line drawn by hand stays this near to where the pointer went.
 const NEAR_MM = 0.25;
@@ -37,7 +38,7 @@ export function LineOnPage({ element, box, perMm, onSave }: LineOnPageProps) {
   return (
     <Box
       ref={surface}
-      aria-label={drawing ? "Draw the line here" : undefined}
+      aria-label={drawing ? t("Draw the line here") : undefined}
       onPointerDown={(event) => {
         if (!drawing || event.button !== 0) return;
         event.stopPropagation();
@@ -77,7 +78,7 @@ export function LineOnPage({ element, box, perMm, onSave }: LineOnPageProps) {
             key={index}
             role="button"
             tabIndex={0}
-            aria-label={`Place ${index + 1} of the line`}
+            aria-label={t("Place %{value} of the line", { value: index + 1 })}
             onPointerDown={(event) => {
               if (event.button !== 0) return;
               event.stopPropagation();

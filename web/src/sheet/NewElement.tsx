@@ -6,6 +6,7 @@ import { useHand } from "./hand";
 import { useLayout } from "./layout";
 import type { Elements } from "./useElements";
 import { toldElsewhere } from "../api/toldElsewhere";
+import { t } from "../texts/t";
 
 /** A new element comes to the middle of the page and is selected. */
 export function NewElement({ elements }: { elements: Elements }) {
@@ -21,8 +22,8 @@ export function NewElement({ elements }: { elements: Elements }) {
   const globe = () => {
     setAnchor(null);
     void elements
-      .createWith("New globe", "inset", [(width - 40) / 2, (height - 40) / 2, 40, 40], {
-        title: "Globe",
+      .createWith(t("New globe"), "inset", [(width - 40) / 2, (height - 40) / 2, 40, 40], {
+        title: t("Globe"),
         globe: {},
         layers: "none",
         outlines: role === "sheets" ? [{}] : undefined,
@@ -36,15 +37,15 @@ export function NewElement({ elements }: { elements: Elements }) {
   return (
     <>
       <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
-        New element
+        {t("New element")}
       </Button>
       <Menu
         open={!!anchor}
         anchorEl={anchor}
         onClose={() => setAnchor(null)}
         slotProps={{
-          list: { dense: true, "aria-label": "Kinds of elements" },
-          paper: { role: "dialog", "aria-label": "New element" },
+          list: { dense: true, "aria-label": t("Kinds of elements") },
+          paper: { role: "dialog", "aria-label": t("New element") },
         }}
       >
         {elementKinds
@@ -54,8 +55,8 @@ export function NewElement({ elements }: { elements: Elements }) {
               {title}
             </MenuItem>
           ))}
-        <MenuItem onClick={globe}>Globe</MenuItem>
-        {role === "sheets" && <MenuItem onClick={detail}>Detail of the map, with its outline</MenuItem>}
+        <MenuItem onClick={globe}>{t("Globe")}</MenuItem>
+        {role === "sheets" && <MenuItem onClick={detail}>{t("Detail of the map, with its outline")}</MenuItem>}
       </Menu>
     </>
   );

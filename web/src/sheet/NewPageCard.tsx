@@ -9,16 +9,17 @@ import { Card } from "../frame/Card";
 import { useSheet } from "../frame/useSheet";
 import { pageDesigns } from "../generated/kinds";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 type Design = (typeof pageDesigns)[number] | "";
 
 // What each ready-made design is for, and where such a page usually stands.
 const DESIGNS: Record<(typeof pageDesigns)[number], { title: string; place: NonNullable<FreePage["place"]> }> = {
-  "back-cover": { title: "Back cover", place: "back" },
-  contents: { title: "Contents", place: "before_sheets" },
-  cover: { title: "Cover", place: "front" },
-  notes: { title: "Notes", place: "before_sheets" },
-  "title-page": { title: "Title page", place: "front" },
+  "back-cover": { title: t("Back cover"), place: "back" },
+  contents: { title: t("Contents"), place: "before_sheets" },
+  cover: { title: t("Cover"), place: "front" },
+  notes: { title: t("Notes"), place: "before_sheets" },
+  "title-page": { title: t("Title page"), place: "front" },
 };
 
 /** One more page beside the sheets. */
@@ -30,7 +31,7 @@ export function NewPageCard({ onDone }: { onDone: () => void }) {
   const [place, setPlace] = useState<NonNullable<FreePage["place"]>>("front");
   const [sheet, setSheet] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
-  const called = title.trim() || (design === "" ? "Empty page" : DESIGNS[design].title);
+  const called = title.trim() || (design === "" ? t("Empty page") : DESIGNS[design].title);
   const make = async () => {
     try {
       setWrong(null);
@@ -48,29 +49,32 @@ export function NewPageCard({ onDone }: { onDone: () => void }) {
     }
   };
   return (
-    <Card help="newPage" title="New page">
+    <Card help="newPage" title={t("New page")}>
       <Button startIcon={<BackIcon />} onClick={onDone} sx={{ mb: 1 }}>
-        The page
+        {t("The page")}
       </Button>
       <div style={{ display: "grid", gap: 10 }}>
         <Choice
-          label="Starts as"
+          label={t("Starts as")}
           value={design}
-          choices={[...pageDesigns.map((known) => [known, DESIGNS[known].title] as const), ["", "Empty page"] as const]}
+          choices={[
+            ...pageDesigns.map((known) => [known, DESIGNS[known].title] as const),
+            ["", t("Empty page")] as const,
+          ]}
           onChoose={async (chosen) => {
             setDesign(chosen);
             if (chosen !== "") setPlace(DESIGNS[chosen].place);
           }}
         />
-        <Field label="Title" value={title} placeholder={called} onSave={async (text) => setTitle(text)} />
+        <Field label={t("Title")} value={title} placeholder={called} onSave={async (text) => setTitle(text)} />
         <Choice
-          label="Position in the book"
+          label={t("Position in the book")}
           value={place}
           choices={choices.free_page.place}
           onChoose={async (chosen) => setPlace(chosen)}
         />
         {place === "before_sheet" && (
-          <Field label="Name of the sheet" value={sheet} onSave={async (text) => setSheet(text)} />
+          <Field label={t("Name of the sheet")} value={sheet} onSave={async (text) => setSheet(text)} />
         )}
         {wrong && (
           <span role="alert" style={{ fontSize: 13 }}>
@@ -78,7 +82,7 @@ export function NewPageCard({ onDone }: { onDone: () => void }) {
           </span>
         )}
         <Button variant="contained" onClick={() => void make()}>
-          Add the page
+          {t("Add the page")}
         </Button>
       </div>
     </Card>

@@ -14,18 +14,19 @@ import { ImportArtwork } from "./ImportArtwork";
 import { ElementSummary } from "./ElementSummary";
 import { whole } from "./kinds";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 // North in some languages: the letter at the tip.
 const LETTERS: readonly (readonly [string, string])[] = [
-  ["N", "N, English"],
-  ["С", "С, Russian"],
-  ["Β", "Β, Greek"],
-  ["Пн", "Пн, Ukrainian"],
-  ["É", "É, Hungarian"],
-  ["S", "S, Czech"],
-  ["Š", "Š, Lithuanian"],
-  ["P", "P, Finnish"],
-  ["", "no letter"],
+  ["N", t("N, English")],
+  ["С", t("С, Russian")],
+  ["Β", t("Β, Greek")],
+  ["Пн", t("Пн, Ukrainian")],
+  ["É", t("É, Hungarian")],
+  ["S", t("S, Czech")],
+  ["Š", t("Š, Lithuanian")],
+  ["P", t("P, Finnish")],
+  ["", t("no letter")],
 ];
 
 const BY_LANGUAGE = "language";
@@ -50,12 +51,12 @@ export function NorthArrowFields({
   const known = LETTERS.some(([mark]) => mark === letter);
   return (
     <>
-      <Heading text="North arrow" />
+      <Heading text={t("North arrow")} />
       <FrameChoice value={element.frame} onChoose={(frame) => onSave({ frame })} />
       <ElementSummary id={element.id} />
       <Box
         role="group"
-        aria-label="Drawings"
+        aria-label={t("Drawings")}
         sx={{ display: "grid", gridTemplateColumns: "repeat(5, 1fr)", gap: 0.5, my: 1 }}
       >
         {(forms.data ?? []).map((drawing) => (
@@ -83,32 +84,34 @@ export function NorthArrowFields({
       </Box>
       <OwnArrow element={element} onSave={onSave} />
       <ColourBeside
-        colour={<Colour label="Colour of the arrow" value={shown.colour} onSave={(colour) => onSave({ colour })} />}
+        colour={
+          <Colour label={t("Colour of the arrow")} value={shown.colour} onSave={(colour) => onSave({ colour })} />
+        }
       >
         <Choice
-          label="Points to"
+          label={t("Points to")}
           value={shown.north}
           choices={choices.north_arrow_element.north}
           onChoose={(north) => onSave({ north })}
         />
         <Choice
-          label="At"
+          label={t("At")}
           value={element.at === "here" ? "here" : "frame"}
           choices={choices.north_arrow_element.at}
           onChoose={(at) => onSave({ at: at === "here" ? "here" : undefined })}
         />
         <Choice
-          label="Letter"
+          label={t("Letter")}
           wide
           value={letter === undefined ? BY_LANGUAGE : known ? letter : "own"}
           choices={[
-            [BY_LANGUAGE, "as the book's language"],
+            [BY_LANGUAGE, t("as the book's language")],
             ...LETTERS,
             ...(known || letter === undefined ? [] : [["own", "custom"] as const]),
           ]}
           onChoose={(mark) => onSave({ letter: mark === BY_LANGUAGE ? undefined : mark })}
         />
-        <Field label="Custom letters" value={letter ?? ""} onSave={(text) => onSave({ letter: text.trim() })} />
+        <Field label={t("Custom letters")} value={letter ?? ""} onSave={(text) => onSave({ letter: text.trim() })} />
       </ColourBeside>
     </>
   );
@@ -124,13 +127,13 @@ function OwnArrow({
 }) {
   const book = useBook();
   const known: (readonly [string, string])[] = [
-    ...(book.document.markers ?? []).map(({ id, title }) => [`drawing ${id}`, title] as const),
-    ...(book.document.pictures ?? []).map(({ id, title }) => [`picture ${id}`, title] as const),
+    ...(book.document.markers ?? []).map(({ id, title }) => [t("drawing %{id}", { id }), title] as const),
+    ...(book.document.pictures ?? []).map(({ id, title }) => [t("picture %{id}", { id }), title] as const),
   ];
   const value: string = element.picture
-    ? `picture ${element.picture}`
+    ? t("picture %{picture}", { picture: element.picture })
     : element.drawing
-      ? `drawing ${element.drawing}`
+      ? t("drawing %{drawing}", { drawing: element.drawing })
       : "";
   const choose = (kind: string, id: string) =>
     onSave({
@@ -141,13 +144,13 @@ function OwnArrow({
     <Box sx={{ display: "grid", gap: 1, justifyItems: "start", "& > .MuiTextField-root": { width: "100%" }, mb: 1 }}>
       {known.length > 0 && (
         <Choice
-          label="Drawing of your own"
+          label={t("Drawing of your own")}
           value={value}
-          choices={[["", "none"], ...known]}
+          choices={[["", t("none")], ...known]}
           onChoose={(chosen) => choose(...(chosen.split(" ") as [string, string]))}
         />
       )}
-      <ImportArtwork title="Import a north arrow" label="North arrow of your own" onBrought={choose} />
+      <ImportArtwork title={t("Import a north arrow")} label={t("North arrow of your own")} onBrought={choose} />
     </Box>
   );
 }

@@ -6,6 +6,8 @@ import type { OwnField } from "../api/types";
 import { toldElsewhere } from "../api/toldElsewhere";
 import { Field } from "../fields/Field";
 import { Heading } from "../frame/Card";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** What the book says of itself under names of its own, for title blocks and names of files. */
 export function OwnFields() {
@@ -22,27 +24,27 @@ export function OwnFields() {
   };
   return (
     <>
-      <Heading text="Own fields of the book" />
+      <Heading text={t("Own fields of the book")} />
       <Box
         component="ul"
-        aria-label="Own fields of the book"
+        aria-label={t("Own fields of the book")}
         sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gap: 0.5 }}
       >
         {fields.map((field, index) => (
           <Box component="li" key={index} sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
             <Field
-              label="Name"
+              label={t("Name")}
               value={field.name}
               onSave={(text) => {
                 if (!/^[A-Za-z][A-Za-z0-9_]{0,39}$/.test(text.trim()))
-                  throw new Error("Enter a letter, then letters, digits or _, at most 40 in all.");
+                  throw new Error(t("Enter a letter, then letters, digits or _, at most 40 in all."));
                 return set(index, { name: text.trim() });
               }}
             />
-            <Field label="Value" value={field.value ?? ""} onSave={(value) => set(index, { value })} />
+            <Field label={t("Value")} value={field.value ?? ""} onSave={(value) => set(index, { value })} />
             <IconButton
               size="small"
-              aria-label={`Remove the field ${field.name}`}
+              aria-label={t("Remove the field %{name}", { name: field.name })}
               onClick={() => void put(fields.filter((_, place) => place !== index)).catch(toldElsewhere)}
             >
               <RemoveIcon sx={{ fontSize: 16 }} />
@@ -52,14 +54,14 @@ export function OwnFields() {
       </Box>
       {fields.length > 0 && (
         <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>
-          Live text has each as {"{{ fields.name }}"}, on sheets and in names of files.
+          {rich(t("Live text has each as <1/>, on sheets and in names of files."), { 1: t("{{ fields.name }}") })}
         </Box>
       )}
       <Button
         startIcon={<AddIcon />}
         onClick={() => void put([...fields, { name: free(), value: "" }]).catch(toldElsewhere)}
       >
-        Field
+        {t("Field")}
       </Button>
     </>
   );

@@ -19,6 +19,7 @@ import { useLayout } from "./layout";
 import { readLength } from "../numbers/lengths";
 import { written } from "../numbers/written";
 import type { Elements } from "./useElements";
+import { t } from "../texts/t";
 
 const EDGES: Edge[] = ["top", "right", "bottom", "left"];
 
@@ -37,7 +38,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
   return (
     <Card
       help="page"
-      title={free ? free.title : role === "index" ? "Index sheet" : "Page"}
+      title={free ? free.title : role === "index" ? t("Index sheet") : t("Page")}
       note={paperSize(frame.page_width_mm, frame.page_height_mm)}
     >
       {free && <FreePageFields page={free} />}
@@ -47,11 +48,11 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
           {(["width_mm", "height_mm"] as const).map((side) => (
             <Field
               key={side}
-              label={`${side === "width_mm" ? "Width" : "Height"}, portrait, mm`}
+              label={t("%{value}, portrait, mm", { value: side === "width_mm" ? "Width" : "Height" })}
               value={layout.page[side] === undefined ? "" : written(layout.page[side])}
               onSave={async (text) => {
                 const length = readLength(text, "mm");
-                if (length === null) throw new Error("Enter a length, such as 300, 12 in or 297/2.");
+                if (length === null) throw new Error(t("Enter a length, such as 300, 12 in or 297/2."));
                 await keepPage("Page size", { [side]: Math.round(length * 1000) / 1000 });
               }}
             />
@@ -59,7 +60,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
         </Box>
       )}
       <Box component="h3" sx={{ fontSize: 13, color: "text.secondary", m: 0, mb: 0.5 }}>
-        Margins
+        {t("Margins")}
       </Box>
       <Box sx={{ display: "grid", gridTemplateColumns: "repeat(4, minmax(0, 1fr))", gap: 1, mb: 2 }}>
         {EDGES.map((edge) => (
@@ -69,7 +70,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
             value={written(layout.page.margins_mm[edge])}
             onSave={async (text) => {
               const width = readLength(text, "mm");
-              if (width === null || width < 0) throw new Error("Enter millimetres, such as 10.");
+              if (width === null || width < 0) throw new Error(t("Enter millimetres, such as 10."));
               await keepPage(`Margin, ${edge}`, { margins_mm: { [edge]: width } as Page["margins_mm"] });
             }}
           />
@@ -77,11 +78,11 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
       </Box>
       <Box sx={{ display: "flex", alignItems: "flex-end", gap: 1, mb: 2 }}>
         <Field
-          label="Bleed, mm"
+          label={t("Bleed, mm")}
           value={written(page.bleed_mm)}
           onSave={async (text) => {
             const bleed_mm = readLength(text, "mm");
-            if (bleed_mm === null || bleed_mm < 0 || bleed_mm > 50) throw new Error("0 to 50");
+            if (bleed_mm === null || bleed_mm < 0 || bleed_mm > 50) throw new Error(t("0 to 50"));
             await keepPage("Bleed", { bleed_mm });
           }}
         />
@@ -96,12 +97,12 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
               }
             />
           }
-          label="Trim marks"
+          label={t("Trim marks")}
         />
       </Box>
       <Box sx={{ display: "flex", alignItems: "baseline", justifyContent: "space-between" }}>
         <Box component="h3" sx={{ fontSize: 14, fontWeight: 700, m: 0 }}>
-          Elements
+          {t("Elements")}
         </Box>
         <NewElement elements={elements} />
       </Box>
@@ -109,10 +110,10 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
       {role === "sheets" && (
         <>
           <Button sx={{ mt: 1.5 }} variant="outlined" onClick={onFullest}>
-            Show the fullest sheet
+            {t("Show the fullest sheet")}
           </Button>
           <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>
-            the one with the longest texts, where a design breaks first
+            {t("the one with the longest texts, where a design breaks first")}
           </Box>
           {layout.elements.some((element) => element.kind === "legend" && !element.hidden) && <LegendCheck />}
         </>
@@ -126,7 +127,7 @@ export function PageCard({ elements, onPick, onFullest }: PageCardProps) {
             void ask("layout/index", { on: false }).catch(toldElsewhere);
           }}
         >
-          Remove the index sheet
+          {t("Remove the index sheet")}
         </Button>
       )}
       <GuideFields guides={guides} onSave={(guides) => keep("Guides", { guides })} />

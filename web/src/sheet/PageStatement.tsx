@@ -14,12 +14,14 @@ import { EntryValue } from "../statement/EntryValue";
 import { Statement } from "../statement/Statement";
 import { useFrames } from "./frames/useFrames";
 import { useLayout } from "./layout";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 // A shipped design is named by its file; a kept one by what it was called.
 const designTitle = (name: string) =>
   /^[a-z-]+$/.test(name)
     ? name.replaceAll("-", " ").replace(/^./, (letter) => letter.toUpperCase())
-    : name || "own design";
+    : name || t("own design");
 
 interface PageStatementProps {
   // Is the card of designs open, and what opens it?
@@ -44,92 +46,114 @@ export function PageStatement({ designs, onDesigns, onPage, onNewPage }: PageSta
   const even = margins.every((margin) => margin === margins[0]);
   return (
     <Statement answer={<FrameInWords />}>
-      Print{" "}
-      <ChoiceValue
-        label="Which page"
-        value={free?.id ?? role}
-        choices={[
-          { value: "sheets", title: "the sheets", note: "every cell of the index" },
-          {
-            value: "index",
-            title: "the index sheet",
-            note: book.document.index_layout ? "the whole index, by name" : "add one: the whole index, by name",
-          },
-          ...(book.document.pages ?? []).map((known) => ({
-            value: known.id,
-            title: `the page “${known.title}”`,
-            note: "a page beside the sheets",
-          })),
-          { value: NEW_PAGE, title: "a new page", note: "cover, title, contents, notes, back cover, empty" },
-        ]}
-        onChoose={async (chosen) => {
-          onPage();
-          if (chosen === NEW_PAGE) return onNewPage();
-          if (chosen === "index" && !book.document.index_layout) await askBook("layout/index", { on: true });
-          const page = book.pages.find((known) => known.page === chosen && known.kind === "page");
-          go(page ? page.number : chosen === "index" ? 0 : 1);
-        }}
-      />{" "}
-      on{" "}
-      <ChoiceValue
-        label="Page size"
-        value={page.size}
-        choices={[
-          ...pageSizes.map((size) => ({ value: size, title: size })),
-          { value: "custom", title: "custom", note: "width and height of your own" },
-          ...(role === "sheets"
-            ? [{ value: "map", title: "the map’s proportion", note: "this width, as high as the study area asks" }]
-            : []),
-        ]}
-        onChoose={(size) =>
-          size === "map"
-            ? ask("layout/proportion", {})
-            : keepPage(
-                "Page size",
-                size === "custom"
-                  ? { size, width_mm: frame.page_width_mm, height_mm: frame.page_height_mm }
-                  : { size: size as typeof page.size },
-              )
-        }
-      />{" "}
-      <ChoiceValue
-        label="Orientation"
-        value={page.orientation ?? "portrait"}
-        choices={[
-          { value: "landscape", title: "landscape" },
-          { value: "portrait", title: "portrait" },
-        ]}
-        onChoose={(orientation) => keepPage("Orientation", { orientation: orientation as Page["orientation"] })}
-      />{" "}
-      with margins of{" "}
-      <EntryValue
-        label="Margins, all four"
-        shown={even ? mm(margins[0]!) : "different widths"}
-        text={even ? written(margins[0]!) : ""}
-        unit="mm"
-        read={(text) => readLength(text, "mm")}
-        expected="Enter millimetres, such as 10."
-        onSave={(width) =>
-          keepPage("Margins", { margins_mm: { top: width, right: width, bottom: width, left: width } })
-        }
-      />
-      , <BindingValues />
-      {role === "sheets" && (
-        <>
-          , from the design{" "}
-          <CardValue label="Design" shown={designTitle(layout.name ?? "")} open={designs} onOpen={onDesigns} />
-        </>
-      )}
-      .
+      {rich(t("Print <1/> on <2/> <3/> with margins of <4/>, <5/><6/>."), {
+        1: (
+          <ChoiceValue
+            label={t("Which page")}
+            value={free?.id ?? role}
+            choices={[
+              { value: "sheets", title: t("the sheets"), note: t("every cell of the index") },
+              {
+                value: "index",
+                title: t("the index sheet"),
+                note: book.document.index_layout
+                  ? t("the whole index, by name")
+                  : t("add one: the whole index, by name"),
+              },
+              ...(book.document.pages ?? []).map((known) => ({
+                value: known.id,
+                title: t("the page “%{title}”", { title: known.title }),
+                note: t("a page beside the sheets"),
+              })),
+              { value: NEW_PAGE, title: t("a new page"), note: t("cover, title, contents, notes, back cover, empty") },
+            ]}
+            onChoose={async (chosen) => {
+              onPage();
+              if (chosen === NEW_PAGE) return onNewPage();
+              if (chosen === "index" && !book.document.index_layout) await askBook("layout/index", { on: true });
+              const page = book.pages.find((known) => known.page === chosen && known.kind === "page");
+              go(page ? page.number : chosen === "index" ? 0 : 1);
+            }}
+          />
+        ),
+        2: (
+          <ChoiceValue
+            label={t("Page size")}
+            value={page.size}
+            choices={[
+              ...pageSizes.map((size) => ({ value: size, title: size })),
+              { value: "custom", title: t("custom"), note: t("width and height of your own") },
+              ...(role === "sheets"
+                ? [
+                    {
+                      value: "map",
+                      title: t("the map’s proportion"),
+                      note: t("this width, as high as the study area asks"),
+                    },
+                  ]
+                : []),
+            ]}
+            onChoose={(size) =>
+              size === "map"
+                ? ask("layout/proportion", {})
+                : keepPage(
+                    "Page size",
+                    size === "custom"
+                      ? { size, width_mm: frame.page_width_mm, height_mm: frame.page_height_mm }
+                      : { size: size as typeof page.size },
+                  )
+            }
+          />
+        ),
+        3: (
+          <ChoiceValue
+            label={t("Orientation")}
+            value={page.orientation ?? "portrait"}
+            choices={[
+              { value: "landscape", title: t("landscape") },
+              { value: "portrait", title: t("portrait") },
+            ]}
+            onChoose={(orientation) => keepPage("Orientation", { orientation: orientation as Page["orientation"] })}
+          />
+        ),
+        4: (
+          <EntryValue
+            label={t("Margins, all four")}
+            shown={even ? mm(margins[0]!) : t("different widths")}
+            text={even ? written(margins[0]!) : ""}
+            unit="mm"
+            read={(text) => readLength(text, "mm")}
+            expected={t("Enter millimetres, such as 10.")}
+            onSave={(width) =>
+              keepPage("Margins", { margins_mm: { top: width, right: width, bottom: width, left: width } })
+            }
+          />
+        ),
+        5: <BindingValues />,
+        6: role === "sheets" && (
+          <>
+            {rich(t(", from the design <1/>"), {
+              1: (
+                <CardValue
+                  label={t("Design")}
+                  shown={designTitle(layout.name ?? "")}
+                  open={designs}
+                  onOpen={onDesigns}
+                />
+              ),
+            })}
+          </>
+        ),
+      })}
     </Statement>
   );
 }
 
 // What the cells of the index frame have written in them.
 const cellWords = {
-  names: "with the names of",
-  numbers: "with the numbers of",
-  both: "with the numbers and names of",
+  names: t("with the names of"),
+  numbers: t("with the numbers of"),
+  both: t("with the numbers and names of"),
   none: "for",
 };
 
@@ -147,39 +171,33 @@ function FrameInWords() {
   if (role === "pages" && shown)
     return (
       <>
-        Page {shown.position} of {pageCount(book)}; it prints{" "}
-        {shown.folio === null ? (
-          "no number"
-        ) : (
-          <>
-            the number <b>{shown.folio}</b>
-          </>
-        )}
-        .
+        {rich(t("Page <1/> of <2/>; it prints <3/>."), {
+          1: shown.position,
+          2: pageCount(book),
+          3: shown.folio === null ? t("no number") : <>{rich(t("the number <1/>"), { 1: <b>{shown.folio}</b> })}</>,
+        })}
       </>
     );
   return role === "index" ? (
     <>
-      The index frame is <b>{paperSize(frame.width_mm, frame.height_mm)}</b> at{" "}
-      <b>{indexed ? ratio(indexed.scale) : "…"}</b>, {cellWords[labels]}{" "}
-      <b>{count(shown?.sheets ?? book.cells.length, "sheet")}</b>. The index{" "}
-      {indexes > 1 ? `has ${indexes} sheets, which come` : "sheet comes"}{" "}
-      {book.document.index_pages?.place === "last" ? "after" : "before"} the others.
+      {rich(t("The index frame is <1/> at <2/>, <3/> <4/>. The index <5/> <6/> the others."), {
+        1: <b>{paperSize(frame.width_mm, frame.height_mm)}</b>,
+        2: <b>{indexed ? ratio(indexed.scale) : "…"}</b>,
+        3: cellWords[labels],
+        4: <b>{count(shown?.sheets ?? book.cells.length, "sheet")}</b>,
+        5: indexes > 1 ? t("has %{indexes} sheets, which come", { indexes }) : t("sheet comes"),
+        6: book.document.index_pages?.place === "last" ? t("after") : t("before"),
+      })}
     </>
   ) : (
     <>
-      The frame is <b>{paperSize(book.frame.width_mm, book.frame.height_mm)}</b> and shows{" "}
-      {book.sheet_m && (
-        <>
-          <b>{groundSize(...book.sheet_m)}</b> of ground{" "}
-        </>
-      )}
-      at {ratio(scale)}; <b>{count(book.cells.length, "sheet")}</b> in all. The scale is held when the page changes.{" "}
-      {cell && (
-        <>
-          Showing <b>{cell.name}</b>.
-        </>
-      )}
+      {rich(t("The frame is <1/> and shows <2/>at <3/>; <4/> in all. The scale is held when the page changes. <5/>"), {
+        1: <b>{paperSize(book.frame.width_mm, book.frame.height_mm)}</b>,
+        2: book.sheet_m && <>{rich(t("<1/> of ground"), { 1: <b>{groundSize(...book.sheet_m)}</b> })} </>,
+        3: ratio(scale),
+        4: <b>{count(book.cells.length, "sheet")}</b>,
+        5: cell && <>{rich(t("Showing <1/>."), { 1: <b>{cell.name}</b> })}</>,
+      })}
     </>
   );
 }
@@ -192,14 +210,14 @@ function BindingValues() {
   return (
     <>
       <ChoiceValue
-        label="Binding edge"
+        label={t("Binding edge")}
         value={bound}
-        shown={bound === "none" ? "unbound" : `bound ${bound}`}
+        shown={bound === "none" ? t("unbound") : t("bound %{bound}", { bound })}
         choices={[
-          { value: "none", title: "unbound" },
-          { value: "left", title: "left" },
-          { value: "top", title: "top" },
-          { value: "right", title: "right" },
+          { value: "none", title: t("unbound") },
+          { value: "left", title: t("left") },
+          { value: "top", title: t("top") },
+          { value: "right", title: t("right") },
         ]}
         onChoose={(edge) =>
           keep("Binding edge", {
@@ -212,33 +230,38 @@ function BindingValues() {
       {page.binding && (
         <>
           {" "}
-          with{" "}
-          <EntryValue
-            label="Gutter, the extra room on the bound edge"
-            shown={mm(page.binding.gutter_mm)}
-            text={written(page.binding.gutter_mm)}
-            unit="mm"
-            read={(text) => readLength(text, "mm")}
-            expected="Enter millimetres, such as 12."
-            onSave={(gutter_mm) => keep("Gutter", { page: { binding: { gutter_mm } } })}
-          />{" "}
-          more
-          {page.binding.edge !== "top" && (
-            <>
-              , printed on{" "}
-              <ChoiceValue
-                label="Printed on"
-                value={page.binding.mirrored ? "both" : "one"}
-                choices={[
-                  { value: "one", title: "one side" },
-                  { value: "both", title: "both sides", note: "even pages mirrored" },
-                ]}
-                onChoose={(sides) =>
-                  keep("Sides", { page: { binding: { mirrored: sides === "both" ? true : null } as never } })
-                }
+          {rich(t("with <1/> more<2/>"), {
+            1: (
+              <EntryValue
+                label={t("Gutter, the extra room on the bound edge")}
+                shown={mm(page.binding.gutter_mm)}
+                text={written(page.binding.gutter_mm)}
+                unit="mm"
+                read={(text) => readLength(text, "mm")}
+                expected={t("Enter millimetres, such as 12.")}
+                onSave={(gutter_mm) => keep("Gutter", { page: { binding: { gutter_mm } } })}
               />
-            </>
-          )}
+            ),
+            2: page.binding.edge !== "top" && (
+              <>
+                {rich(t(", printed on <1/>"), {
+                  1: (
+                    <ChoiceValue
+                      label={t("Printed on")}
+                      value={page.binding.mirrored ? "both" : "one"}
+                      choices={[
+                        { value: "one", title: t("one side") },
+                        { value: "both", title: t("both sides"), note: t("even pages mirrored") },
+                      ]}
+                      onChoose={(sides) =>
+                        keep("Sides", { page: { binding: { mirrored: sides === "both" ? true : null } as never } })
+                      }
+                    />
+                  ),
+                })}
+              </>
+            ),
+          })}
         </>
       )}
     </>

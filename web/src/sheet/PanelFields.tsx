@@ -18,6 +18,7 @@ import { whole } from "./kinds";
 import { limits } from "../generated/limits";
 import { NumberOf } from "../fields/NumberOf";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 type Backed = ElementOf<"text"> | ElementOf<"legend"> | ElementOf<"box"> | ElementOf<"ellipse">;
 type Panel = Backed | ElementOf<"line"> | ElementOf<"neatline">;
@@ -29,9 +30,9 @@ const isCornered = (element: Panel): element is Exclude<Backed, ElementOf<"ellip
   isBacked(element) && element.kind !== "ellipse";
 
 const AREAS = [
-  ["none", "none"],
-  ["colour", "one colour"],
-  ["gradient", "gradient"],
+  ["none", t("none")],
+  ["colour", t("one colour")],
+  ["gradient", t("gradient")],
 ] as const;
 
 /** What lies behind an element, or what it is: its area, the line round it, its corners, its shadow. */
@@ -45,14 +46,14 @@ export function PanelFields({ element, onSave }: { element: Panel; onSave: Save<
       <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
         {stroke && (
           <Colour
-            label="Colour of the line"
+            label={t("Colour of the line")}
             value={drawn.colour}
             onSave={(colour) => onSave({ stroke: { ...stroke, colour } })}
           />
         )}
         {stroke && (
           <Measured
-            label="Line, mm"
+            label={t("Line, mm")}
             value={drawn.width_mm}
             limits={limits.stroke.width_mm}
             onSave={(width_mm) => onSave({ stroke: { ...stroke, width_mm } })}
@@ -60,7 +61,7 @@ export function PanelFields({ element, onSave }: { element: Panel; onSave: Save<
         )}
         {removable && (
           <Button onClick={() => void onSave({ stroke: stroke ? undefined : { colour: "#1f2a30", width_mm: 0.3 } })}>
-            {stroke ? "No line" : "Line round it"}
+            {stroke ? t("No line") : t("Line round it")}
           </Button>
         )}
         {isCornered(element) && (element.fill || element.gradient || stroke) && (
@@ -77,7 +78,7 @@ function Corners({ element, onSave }: { element: Exclude<Backed, ElementOf<"elli
   const shown = element.corners_mm ?? [whole(element).corner_mm];
   return (
     <Field
-      label="Corners, mm"
+      label={t("Corners, mm")}
       value={shown.join("; ")}
       onSave={(text) => {
         const radii = text
@@ -86,7 +87,7 @@ function Corners({ element, onSave }: { element: Exclude<Backed, ElementOf<"elli
           .filter((part) => part !== "")
           .map(readNumber);
         if ((radii.length !== 1 && radii.length !== 4) || radii.some((radius) => radius === null || radius < 0))
-          throw new Error("Enter one radius, or four from the upper left clockwise, such as 0; 3; 3; 0.");
+          throw new Error(t("Enter one radius, or four from the upper left clockwise, such as 0; 3; 3; 0."));
         return radii.length === 1
           ? onSave({ corner_mm: radii[0]!, corners_mm: undefined })
           : onSave({ corners_mm: radii as number[] });
@@ -112,7 +113,12 @@ function AreaFields({ element, onSave }: { element: Backed; onSave: Save<Panel> 
     });
   return (
     <>
-      <Choice label="Area" value={gradient ? "gradient" : fill ? "colour" : "none"} choices={AREAS} onChoose={choose} />
+      <Choice
+        label={t("Area")}
+        value={gradient ? "gradient" : fill ? "colour" : "none"}
+        choices={AREAS}
+        onChoose={choose}
+      />
       {!gradient && fill && <FillFields fill={fill} onSave={(fresh) => onSave({ fill: fresh })} />}
       {gradient && <GradientFields gradient={gradient} onSave={(fresh) => onSave({ gradient: fresh })} />}
     </>
@@ -135,14 +141,14 @@ function GradientFields({
     <>
       <Pair>
         <Choice
-          label="Kind"
+          label={t("Kind")}
           value={shown.kind}
           choices={choices.gradient.kind}
           onChoose={(kind) => onSave({ ...gradient, kind })}
         />
         {shown.kind === "linear" && (
           <Measured
-            label="Direction, ° clockwise"
+            label={t("Direction, ° clockwise")}
             value={shown.direction_deg}
             limits={limits.gradient.direction_deg}
             onSave={(direction_deg) => onSave({ ...gradient, direction_deg })}
@@ -151,21 +157,21 @@ function GradientFields({
       </Pair>
       <Box
         component="ol"
-        aria-label="Colours of the gradient"
+        aria-label={t("Colours of the gradient")}
         sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gap: 0.5 }}
       >
         {stops.map((stop, index) => (
           <Box component="li" key={index} sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
             <Colour
-              label={`Colour ${index + 1} of the gradient`}
+              label={t("Colour %{value} of the gradient", { value: index + 1 })}
               value={stop.colour}
               onSave={(colour) => put(index, { colour })}
             />
-            <Percent label="At, %" value={stop.at} onSave={(at) => put(index, { at })} />
-            <Percent label="Opacity, %" value={stop.opacity ?? 1} onSave={(opacity) => put(index, { opacity })} />
+            <Percent label={t("At, %")} value={stop.at} onSave={(at) => put(index, { at })} />
+            <Percent label={t("Opacity, %")} value={stop.opacity ?? 1} onSave={(opacity) => put(index, { opacity })} />
             <IconButton
               size="small"
-              aria-label={`Remove colour ${index + 1} of the gradient`}
+              aria-label={t("Remove colour %{value} of the gradient", { value: index + 1 })}
               disabled={stops.length < 3}
               onClick={() =>
                 void onSave({ ...gradient, stops: stops.filter((_, place) => place !== index) }).catch(toldElsewhere)
@@ -190,7 +196,7 @@ function GradientFields({
           }).catch(toldElsewhere)
         }
       >
-        Colour
+        {t("Colour")}
       </Button>
     </>
   );
@@ -212,16 +218,18 @@ export function ShadowFields({
   return (
     <>
       <Button sx={{ justifySelf: "start" }} onClick={() => void onSave(shadow ? undefined : {}).catch(toldElsewhere)}>
-        {shadow ? "No shadow" : "Shadow"}
+        {shadow ? t("No shadow") : t("Shadow")}
       </Button>
       {shadow && (
         <ColourBeside
-          colour={<Colour label="Colour of the shadow" value={shown.colour} onSave={(colour) => keep({ colour })} />}
+          colour={
+            <Colour label={t("Colour of the shadow")} value={shown.colour} onSave={(colour) => keep({ colour })} />
+          }
         >
-          <NumberOf label="To the right, mm" part="shadow" of="dx_mm" given={shown} onSave={keep} />
-          <NumberOf label="Down, mm" part="shadow" of="dy_mm" given={shown} onSave={keep} />
-          <NumberOf label="Soft edge, mm" part="shadow" of="soft_mm" given={shown} onSave={keep} />
-          <Percent label="Opacity, %" value={shown.opacity} onSave={(opacity) => keep({ opacity })} />
+          <NumberOf label={t("To the right, mm")} part="shadow" of="dx_mm" given={shown} onSave={keep} />
+          <NumberOf label={t("Down, mm")} part="shadow" of="dy_mm" given={shown} onSave={keep} />
+          <NumberOf label={t("Soft edge, mm")} part="shadow" of="soft_mm" given={shown} onSave={keep} />
+          <Percent label={t("Opacity, %")} value={shown.opacity} onSave={(opacity) => keep({ opacity })} />
         </ColourBeside>
       )}
     </>

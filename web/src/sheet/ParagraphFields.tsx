@@ -14,6 +14,7 @@ import { whole } from "./kinds";
 import { limits } from "../generated/limits";
 import { NumberOf } from "../fields/NumberOf";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 type Text = ElementOf<"text">;
 
@@ -34,48 +35,48 @@ export function ParagraphFields({
     <>
       <Pair>
         <NumberOf
-          label="Between paragraphs, mm"
+          label={t("Between paragraphs, mm")}
           part="text_element"
           of="paragraph_gap_mm"
           given={shown}
           onSave={onSave}
         />
-        <NumberOf label="First line, mm" part="text_element" of="first_indent_mm" given={shown} onSave={onSave} />
-        <NumberOf label="Left, mm" part="text_element" of="indent_mm" given={shown} onSave={onSave} />
-        <NumberOf label="Right, mm" part="text_element" of="right_indent_mm" given={shown} onSave={onSave} />
-        <NumberOf label="Columns" part="text_element" of="columns" given={shown} onSave={onSave} />
-        <NumberOf label="Column gap, mm" part="text_element" of="column_gap_mm" given={shown} onSave={onSave} />
+        <NumberOf label={t("First line, mm")} part="text_element" of="first_indent_mm" given={shown} onSave={onSave} />
+        <NumberOf label={t("Left, mm")} part="text_element" of="indent_mm" given={shown} onSave={onSave} />
+        <NumberOf label={t("Right, mm")} part="text_element" of="right_indent_mm" given={shown} onSave={onSave} />
+        <NumberOf label={t("Columns")} part="text_element" of="columns" given={shown} onSave={onSave} />
+        <NumberOf label={t("Column gap, mm")} part="text_element" of="column_gap_mm" given={shown} onSave={onSave} />
       </Pair>
       <Flag
-        label="Hyphenated, in the book’s language"
+        label={t("Hyphenated, in the book’s language")}
         value={shown.hyphenate}
         onSave={(hyphenate) => onSave({ hyphenate: hyphenate || undefined })}
       />
-      <Box component="ol" aria-label="Tab stops" sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gap: 0.5 }}>
+      <Box component="ol" aria-label={t("Tab stops")} sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gap: 0.5 }}>
         {tabs.map((tab, index) => {
           const stop = filled(tab, defaults.tab_stop);
           return (
             <Box component="li" key={index} sx={{ display: "flex", gap: 0.75, alignItems: "flex-end" }}>
               <Measured
-                label="Tab at, mm"
+                label={t("Tab at, mm")}
                 value={tab.at_mm}
                 limits={limits.tab_stop.at_mm}
                 onSave={(at_mm) => change(index, { at_mm })}
               />
               <Choice
-                label="Aligned"
+                label={t("Aligned")}
                 value={stop.align}
                 choices={choices.tab_stop.align}
                 onChoose={(align) => change(index, { align })}
               />
               <Field
-                label="Leader"
+                label={t("Leader")}
                 value={stop.leader}
                 onSave={(leader) => change(index, { leader: leader.trim() || undefined })}
               />
               <IconButton
                 size="small"
-                aria-label={`Remove the tab at ${tab.at_mm} mm`}
+                aria-label={t("Remove the tab at %{at_mm} mm", { at_mm: tab.at_mm })}
                 onClick={() => void put(tabs.filter((_, place) => place !== index)).catch(toldElsewhere)}
               >
                 <RemoveIcon sx={{ fontSize: 16 }} />
@@ -88,7 +89,7 @@ export function ParagraphFields({
         startIcon={<AddIcon />}
         onClick={() => void put([...tabs, { at_mm: (tabs[tabs.length - 1]?.at_mm ?? 0) + 20 }]).catch(toldElsewhere)}
       >
-        Tab stop
+        {t("Tab stop")}
       </Button>
     </>
   );

@@ -12,19 +12,21 @@ import { MeasureFields } from "./ScaleBarMeasure";
 import { MarkFields, UnitFields } from "./ScaleBarUnits";
 import { ElementSummary } from "./ElementSummary";
 import { FileInput } from "../fields/FileInput";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** A scale bar: what it counts, how it is marked and drawn; what it comes to is told above. */
 export function ScaleBarFields({ element, onSave }: { element: ScaleBarElement; onSave: Keep }) {
   return (
     <>
-      <Heading text="Scale bar" />
+      <Heading text={t("Scale bar")} />
       <ElementSummary id={element.id} />
       <UnitFields element={element} onSave={onSave} />
       <MarkFields element={element} onSave={onSave} />
-      <Heading text="Look" />
+      <Heading text={t("Look")} />
       <LookFields element={element} onSave={onSave} />
       <Styles element={element} />
-      <Heading text="Measure" />
+      <Heading text={t("Measure")} />
       <MeasureFields element={element} onSave={onSave} />
     </>
   );
@@ -54,15 +56,15 @@ function Styles({ element }: { element: ScaleBarElement }) {
   return (
     <Box sx={{ mt: 1 }}>
       <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)} sx={{ px: 0.5 }}>
-        Saved styles
+        {t("Saved styles")}
       </Button>
       <Button onClick={() => settle(ask("bar-style", { element: element.id }))} sx={{ px: 0.5 }}>
-        This style on all bars
+        {t("This style on all bars")}
       </Button>
       <Field
-        label="Save this style as"
+        label={t("Save this style as")}
         value=""
-        placeholder="a name"
+        placeholder={t("a name")}
         onSave={async (name) => {
           await post("/api/bar-styles", { name, style: element });
           await client.invalidateQueries({ queryKey: ["bar-styles"] });
@@ -78,11 +80,11 @@ function Styles({ element }: { element: ScaleBarElement }) {
         anchorEl={anchor}
         onClose={() => setAnchor(null)}
         slotProps={{
-          list: { dense: true, "aria-label": "Saved styles" },
-          paper: { role: "dialog", "aria-label": "Styles of scale bars" },
+          list: { dense: true, "aria-label": t("Saved styles") },
+          paper: { role: "dialog", "aria-label": t("Styles of scale bars") },
         }}
       >
-        {styles.length === 0 && <MenuItem disabled>No style is saved yet</MenuItem>}
+        {styles.length === 0 && <MenuItem disabled>{t("No style is saved yet")}</MenuItem>}
         {styles.map((style) => (
           <MenuItem key={style.id} onClick={() => settle(ask("bar-style", { style_id: style.id, only: element.id }))}>
             {style.name}
@@ -90,7 +92,7 @@ function Styles({ element }: { element: ScaleBarElement }) {
         ))}
         {styles.map((style) => (
           <MenuItem key={`all ${style.id}`} onClick={() => settle(ask("bar-style", { style_id: style.id }))}>
-            {style.name}, on all bars
+            {rich(t("<1/>, on all bars"), { 1: style.name })}
           </MenuItem>
         ))}
         {styles.map((style) => (
@@ -100,7 +102,7 @@ function Styles({ element }: { element: ScaleBarElement }) {
             href={`/api/bar-styles/${style.id}/file`}
             onClick={() => setAnchor(null)}
           >
-            Export {style.name}
+            {rich(t("Export <1/>"), { 1: style.name })}
           </MenuItem>
         ))}
         {styles.map((style) => (
@@ -108,14 +110,14 @@ function Styles({ element }: { element: ScaleBarElement }) {
             key={`away ${style.id}`}
             onClick={() => settle(post(`/api/bar-styles/${style.id}`, undefined, { method: "DELETE" }))}
           >
-            Delete {style.name}
+            {rich(t("Delete <1/>"), { 1: style.name })}
           </MenuItem>
         ))}
-        <MenuItem onClick={() => file.current?.click()}>Import a style …</MenuItem>
+        <MenuItem onClick={() => file.current?.click()}>{t("Import a style …")}</MenuItem>
       </Menu>
       <FileInput
         ref={file}
-        label="Style of scale bars from a file"
+        label={t("Style of scale bars from a file")}
         accept=".json,application/json"
         onFiles={([chosenFile]) => chosenFile && settle(upload("/api/bar-styles/file", chosenFile))}
       />

@@ -29,6 +29,7 @@ import { isGridded } from "./kinds";
 import { useLayout } from "./layout";
 import { useElementKeys } from "./useElementKeys";
 import { titleOf, useElements } from "./useElements";
+import { t } from "../texts/t";
 
 /** The page that every cell is printed on. */
 export function SheetStep() {
@@ -54,7 +55,10 @@ export function SheetStep() {
     const titles = layout.elements.filter((element) => found.overflowing.includes(element.id)).map(titleOf);
     setNotice(
       titles.length
-        ? `The longest texts are on this sheet. ${titles.join(", ")}: more than the box holds; make it larger, or let the text shrink.`
+        ? t(
+            "The longest texts are on this sheet. %{value}: more than the box holds; make it larger, or let the text shrink.",
+            { value: titles.join(", ") },
+          )
         : null,
     );
   };
@@ -147,7 +151,7 @@ export function SheetStep() {
               />
             ) : (
               <Box sx={{ flex: 1, display: "grid", placeItems: "center" }}>
-                There is no sheet to show yet. On Weave, say which area to cover.
+                {t("There is no sheet to show yet. On Weave, say which area to cover.")}
               </Box>
             )}
             {hand.at === "new page" ? (

@@ -7,6 +7,7 @@ import { filled } from "../fields/filled";
 import { useSheetAttributes } from "../fields/sheetConditions";
 import { defaults } from "../generated/defaults";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 const SIDES = ["north", "east", "south", "west"] as const;
 
@@ -32,24 +33,30 @@ export function ShownOnFields({
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       <Field
-        label="Names, numbers or ranges of sheets"
+        label={t("Names, numbers or ranges of sheets")}
         value={given?.sheets ?? ""}
-        placeholder="all sheets, or such as A1, B2-C1"
+        placeholder={t("all sheets, or such as A1, B2-C1")}
         onSave={(text) => keep({ sheets: text.trim() || undefined })}
       />
       <Choice
-        label="Of these"
+        label={t("Of these")}
         value={shown.which}
         choices={choices.shown_on.which}
         onChoose={(which) => keep({ which: which === "all" ? undefined : which })}
       />
       <Choice
-        label="Neighbours"
+        label={t("Neighbours")}
         value={beside}
         choices={[
-          ["", "whatever they have"],
-          ...SIDES.map((side): readonly [string, string] => [`with ${side}`, `with a neighbour ${side}`]),
-          ...SIDES.map((side): readonly [string, string] => [`without ${side}`, `without a neighbour ${side}`]),
+          ["", t("whatever they have")],
+          ...SIDES.map((side): readonly [string, string] => [
+            t("with %{side}", { side }),
+            t("with a neighbour %{side}", { side }),
+          ]),
+          ...SIDES.map((side): readonly [string, string] => [
+            t("without %{side}", { side }),
+            t("without a neighbour %{side}", { side }),
+          ]),
         ]}
         onChoose={(chosen) => {
           const [way, side] = chosen.split(" ");
@@ -60,7 +67,7 @@ export function ShownOnFields({
         }}
       />
       <ConditionEditor
-        about={`Sheets of ${about}`}
+        about={t("Sheets of %{about}", { about })}
         attributes={attributes}
         condition={given?.when}
         onSave={(when) => keep({ when: when as ShownOn["when"] })}

@@ -10,6 +10,7 @@ import { Box, IconButton, TextField } from "@mui/material";
 import { useRef, useState } from "react";
 import { Colour } from "../fields/Colour";
 import { useTyped } from "../fields/useTyped";
+import { t } from "../texts/t";
 
 interface StyledTextProps {
   label: string;
@@ -23,13 +24,13 @@ const TAGS = [
   ["b", "Bold", BoldIcon],
   ["i", "Italic", ItalicIcon],
   ["u", "Underlined", UnderlineIcon],
-  ["s", "Struck through", StruckIcon],
+  ["s", t("Struck through"), StruckIcon],
   ["sup", "Superscript", SuperscriptIcon],
   ["sub", "Subscript", SubscriptIcon],
 ] as const;
 const LISTS = [
   ["ul", "List", ListIcon],
-  ["ol", "Numbered list", NumbersIcon],
+  ["ol", t("Numbered list"), NumbersIcon],
 ] as const;
 
 const SIZES = [6, 7, 8, 9, 10, 12, 14, 18, 24, 36];
@@ -54,7 +55,7 @@ export function StyledText({ label, value, tagged, onSave }: StyledTextProps) {
   const wrap = (open: string, close: string) => {
     const area = field.current!;
     const [from, to] = [area.selectionStart, area.selectionEnd];
-    if (from === to) return setProblem("Select some text first, then choose a style.");
+    if (from === to) return setProblem(t("Select some text first, then choose a style."));
     void keep(`${text.slice(0, from)}${open}${text.slice(from, to)}${close}${text.slice(to)}`);
   };
   // Lines that the selection touches become items.
@@ -77,7 +78,7 @@ export function StyledText({ label, value, tagged, onSave }: StyledTextProps) {
       {tagged && (
         <Box
           role="toolbar"
-          aria-label="Styles of the selected words"
+          aria-label={t("Styles of the selected words")}
           sx={{ display: "flex", flexWrap: "wrap", gap: 0.25, mb: 0.5 }}
         >
           {TAGS.map(([tag, title, Icon]) => (
@@ -105,12 +106,12 @@ export function StyledText({ label, value, tagged, onSave }: StyledTextProps) {
             </IconButton>
           ))}
           <select
-            aria-label="Size of the selected words"
+            aria-label={t("Size of the selected words")}
             value=""
             onChange={(event) => wrap(`<span style="font-size: ${event.target.value}pt">`, "</span>")}
             style={{ font: "inherit", border: "1px solid #8887", background: "none", color: "inherit", height: 28 }}
           >
-            <option value="">pt</option>
+            <option value="">{t("pt")}</option>
             {SIZES.map((size) => (
               <option key={size} value={size}>
                 {size}
@@ -118,7 +119,7 @@ export function StyledText({ label, value, tagged, onSave }: StyledTextProps) {
             ))}
           </select>
           <Colour
-            label="Colour of the selected words"
+            label={t("Colour of the selected words")}
             value="#1f2a30"
             onSave={async (colour) => wrap(`<span style="color: ${colour}">`, "</span>")}
           />

@@ -31,6 +31,7 @@ import { titleOf } from "./useElements";
 import { limits } from "../generated/limits";
 import { NumberOf } from "../fields/NumberOf";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 type Table = ElementOf<"table">;
 
@@ -39,8 +40,8 @@ const FIRST_FIELDS = 3;
 // What contents have of a sheet or a page, and the columns that they begin with.
 const CONTENTS: readonly string[] = contentsFields;
 const CONTENTS_COLUMNS: Table["columns"] = [
-  { title: "Sheet", field: "name" },
-  { title: "Page", field: "page", align: "right", width_mm: 16 },
+  { title: t("Sheet"), field: "name" },
+  { title: t("Page"), field: "page", align: "right", width_mm: 16 },
 ];
 
 /** A table: where its rows come from, its columns, how it is set. */
@@ -84,18 +85,18 @@ export function TableFields({
   };
   return (
     <>
-      <Heading text="Rows" />
+      <Heading text={t("Rows")} />
       <Box sx={{ display: "grid", gap: 1 }}>
         <ContinuesChoice element={element} onSave={onSave} />
         {!element.continues && (
           <>
             <Choice
-              label="Lists"
+              label={t("Lists")}
               value={shown.contents === "none" ? (element.layer ?? "") : `contents ${shown.contents}`}
               choices={[
-                ["", "rows by hand"],
-                ["contents sheets", "the sheets of the book"],
-                ["contents pages", "all pages of the book"],
+                ["", t("rows by hand")],
+                ["contents sheets", t("the sheets of the book")],
+                ["contents pages", t("all pages of the book")],
                 ...layers.map((layer) => [layer.id, layer.title] as const),
               ]}
               onChoose={list}
@@ -103,13 +104,13 @@ export function TableFields({
             {shown.contents !== "none" ? null : element.layer ? (
               <>
                 <Choice
-                  label="Records"
+                  label={t("Records")}
                   value={shown.records}
                   choices={choices.table_element.records}
                   onChoose={(records) => onSave({ records })}
                 />
                 <ConditionEditor
-                  about={`Records of ${titleOf(element)}`}
+                  about={t("Records of %{element}", { element: titleOf(element) })}
                   attributes={attributes}
                   condition={element.when}
                   onSave={(when) => onSave({ when: when as Table["when"] })}
@@ -123,55 +124,62 @@ export function TableFields({
         )}
       </Box>
       {!element.continues && <Columns element={element} fields={fieldNames} onSave={onSave} />}
-      <Heading text="Look" />
+      <Heading text={t("Look")} />
       <Box sx={{ display: "grid", gap: 1 }}>
         <Field
-          label="Caption, with live text"
+          label={t("Caption, with live text")}
           value={element.caption ?? ""}
-          placeholder="none"
+          placeholder={t("none")}
           onSave={(text) => onSave({ caption: text.trim() || undefined })}
         />
         <Field
-          label="Where there are no rows"
+          label={t("Where there are no rows")}
           value={element.empty ?? ""}
-          placeholder="nothing"
+          placeholder={t("nothing")}
           onSave={(text) => onSave({ empty: text.trim() || undefined })}
         />
-        <Flag label="Columns’ titles" value={shown.heads} onSave={(heads) => onSave({ heads })} />
+        <Flag label={t("Columns’ titles")} value={shown.heads} onSave={(heads) => onSave({ heads })} />
         <ColourBeside
-          colour={<Colour label="Colour of the table" value={shown.colour} onSave={(colour) => onSave({ colour })} />}
+          colour={
+            <Colour label={t("Colour of the table")} value={shown.colour} onSave={(colour) => onSave({ colour })} />
+          }
         >
-          <NumberOf label="Size, pt" part="table_element" of="size_pt" given={shown} onSave={onSave} />
+          <NumberOf label={t("Size, pt")} part="table_element" of="size_pt" given={shown} onSave={onSave} />
           <NumberOf
-            label="Minimum size, pt"
+            label={t("Minimum size, pt")}
             part="table_element"
             of="minimum_pt"
             given={element}
-            placeholder="never"
+            placeholder={t("never")}
             onSave={onSave}
           />
-          <FaceChoice wide label="Cells" value={shown.face} onChoose={(face) => onSave({ face })} />
-          <FaceChoice wide label="Titles" value={shown.head_face} onChoose={(head_face) => onSave({ head_face })} />
-          <NumberOf label="Padding, mm" part="table_element" of="padding_mm" given={shown} onSave={onSave} />
-          <NumberOf label="Line height" part="table_element" of="line_height" given={shown} onSave={onSave} />
+          <FaceChoice wide label={t("Cells")} value={shown.face} onChoose={(face) => onSave({ face })} />
+          <FaceChoice
+            wide
+            label={t("Titles")}
+            value={shown.head_face}
+            onChoose={(head_face) => onSave({ head_face })}
+          />
+          <NumberOf label={t("Padding, mm")} part="table_element" of="padding_mm" given={shown} onSave={onSave} />
+          <NumberOf label={t("Line height")} part="table_element" of="line_height" given={shown} onSave={onSave} />
         </ColourBeside>
       </Box>
-      <Fold title="Lines and areas">
+      <Fold title={t("Lines and areas")}>
         <Box sx={{ display: "grid", gap: 0.5, justifyItems: "start" }}>
           <Painted
-            label="Fill behind the titles"
+            label={t("Fill behind the titles")}
             colour={element.head_fill?.colour}
             start="#e8dfc4"
             onSave={(colour) => onSave({ head_fill: colour === undefined ? undefined : { colour } })}
           />
           <Painted
-            label="Fill behind every other row"
+            label={t("Fill behind every other row")}
             colour={element.band_fill?.colour}
             start="#f6f1e4"
             onSave={(colour) => onSave({ band_fill: colour === undefined ? undefined : { colour } })}
           />
           <Painted
-            label="Outline of the table"
+            label={t("Outline of the table")}
             colour={element.stroke && filled(element.stroke, defaults.stroke).colour}
             start="#1f2a30"
             onSave={(colour) =>
@@ -180,12 +188,12 @@ export function TableFields({
           />
           <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
             <Colour
-              label="Colour of the lines below rows"
+              label={t("Colour of the lines below rows")}
               value={filled(shown.rule, defaults.stroke).colour}
               onSave={(colour) => onSave({ rule: { ...shown.rule, colour } })}
             />
             <Measured
-              label="Lines below rows, mm"
+              label={t("Lines below rows, mm")}
               value={filled(shown.rule, defaults.stroke).width_mm}
               limits={limits.stroke.width_mm}
               onSave={(width_mm) => onSave({ rule: { ...shown.rule, width_mm } })}
@@ -211,9 +219,9 @@ function Painted({
 }) {
   return (
     <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
-      {colour && <Colour label={`Colour of the ${label}`} value={colour} onSave={onSave} />}
+      {colour && <Colour label={t("Colour of the %{label}", { label })} value={colour} onSave={onSave} />}
       <Button onClick={() => void onSave(colour ? undefined : start).catch(toldElsewhere)}>
-        {colour ? `No ${label}` : `${label[0]!.toUpperCase()}${label.slice(1)}`}
+        {colour ? t("No %{label}", { label }) : `${label[0]!.toUpperCase()}${label.slice(1)}`}
       </Button>
     </Box>
   );
@@ -243,7 +251,7 @@ function Cells({ element, onSave }: { element: Table; onSave: (patch: Partial<Ta
       multiline
       maxRows={10}
       margin="dense"
-      label="Rows, with | between cells"
+      label={t("Rows, with | between cells")}
       value={text}
       error={!!problem}
       helperText={problem}
@@ -274,10 +282,10 @@ function Sorting({
       {[...sortings, { field: "", descending: false }].slice(0, 5).map((sorting, index) => (
         <Pair key={index}>
           <Choice
-            label={index === 0 ? "Sorted by" : "then by"}
+            label={index === 0 ? t("Sorted by") : t("then by")}
             value={sorting.field}
             choices={[
-              ["", index === 0 ? "as they come" : "nothing more"],
+              ["", index === 0 ? t("as they come") : t("nothing more")],
               ...[...new Set([...fields, sorting.field])]
                 .filter((name) => name !== "")
                 .map((name) => [name, name] as const),
@@ -286,11 +294,11 @@ function Sorting({
           />
           {sorting.field !== "" && (
             <Choice
-              label="Order"
+              label={t("Order")}
               value={sorting.descending ? "down" : "up"}
               choices={[
-                ["up", "rising"],
-                ["down", "falling"],
+                ["up", t("rising")],
+                ["down", t("falling")],
               ]}
               onChoose={(order) => put(index, sorting.field, order === "down")}
             />
@@ -330,21 +338,25 @@ function Columns({
   };
   return (
     <>
-      <Heading text="Columns" />
-      <Box component="ol" aria-label="Columns of the table" sx={{ m: 0, p: 0, listStyle: "none" }}>
+      <Heading text={t("Columns")} />
+      <Box component="ol" aria-label={t("Columns of the table")} sx={{ m: 0, p: 0, listStyle: "none" }}>
         {columns.map((column, index) => {
           const shown = filled(column, defaults.table_column);
-          const name = shown.title || column.field || `column ${index + 1}`;
+          const name = shown.title || column.field || t("column %{value}", { value: index + 1 });
           return (
             <Box component="li" key={index} sx={{ borderBottom: 1, borderColor: "divider", py: 1 }}>
               <Pair>
-                <Field label="Title" value={shown.title} onSave={(title) => change(index, { title: title.trim() })} />
+                <Field
+                  label={t("Title")}
+                  value={shown.title}
+                  onSave={(title) => change(index, { title: title.trim() })}
+                />
                 {element.layer && (
                   <Choice
-                    label="Field"
+                    label={t("Field")}
                     value={column.field ?? ""}
                     choices={[
-                      ["", "none"],
+                      ["", t("none")],
                       ...[...new Set([...fields, column.field ?? ""])]
                         .filter((field) => field !== "")
                         .map((field) => [field, field] as const),
@@ -355,15 +367,15 @@ function Columns({
                   />
                 )}
                 <NumberOf
-                  label="Width, mm"
+                  label={t("Width, mm")}
                   part="table_column"
                   of="width_mm"
                   given={column}
-                  placeholder="shared"
+                  placeholder={t("shared")}
                   onSave={(patch) => change(index, patch)}
                 />
                 <Choice
-                  label="Aligned"
+                  label={t("Aligned")}
                   value={shown.align}
                   choices={choices.table_column.align}
                   onChoose={(align) => change(index, { align })}
@@ -371,14 +383,14 @@ function Columns({
                 {element.layer && (
                   <>
                     <NumberOrNone
-                      label="Decimals"
-                      placeholder="as they are"
+                      label={t("Decimals")}
+                      placeholder={t("as they are")}
                       value={column.decimals}
                       limits={limits.table_column.decimals}
                       onSave={(decimals) => change(index, { decimals })}
                     />
                     <Field
-                      label="Unit"
+                      label={t("Unit")}
                       value={column.unit ?? ""}
                       onSave={(unit) => change(index, { unit: unit.trim() || undefined })}
                     />
@@ -389,7 +401,7 @@ function Columns({
                 <IconButton
                   size="small"
                   disabled={index === 0}
-                  aria-label={`Move ${name} to the left`}
+                  aria-label={t("Move %{name} to the left", { name })}
                   onClick={() => move(index, -1)}
                 >
                   <UpIcon sx={{ fontSize: 16 }} />
@@ -397,7 +409,7 @@ function Columns({
                 <IconButton
                   size="small"
                   disabled={index === columns.length - 1}
-                  aria-label={`Move ${name} to the right`}
+                  aria-label={t("Move %{name} to the right", { name })}
                   onClick={() => move(index, 1)}
                 >
                   <DownIcon sx={{ fontSize: 16 }} />
@@ -405,7 +417,7 @@ function Columns({
                 <IconButton
                   size="small"
                   disabled={columns.length === 1}
-                  aria-label={`Remove ${name}`}
+                  aria-label={t("Remove %{name}", { name })}
                   onClick={() => put(columns.filter((_, place) => place !== index))}
                 >
                   <RemoveIcon sx={{ fontSize: 16 }} />
@@ -419,10 +431,10 @@ function Columns({
         startIcon={<AddIcon />}
         onClick={() => {
           const free = fields.find((field) => !columns.some((column) => column.field === field));
-          put([...columns, element.layer && free ? { field: free, title: free } : { title: "Column" }]);
+          put([...columns, element.layer && free ? { field: free, title: free } : { title: t("Column") }]);
         }}
       >
-        Column
+        {t("Column")}
       </Button>
     </>
   );

@@ -19,6 +19,7 @@ import { familyTitle, weightTitle } from "../fields/faces";
 import { whole } from "./kinds";
 import { NumberOf } from "../fields/NumberOf";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 type Text = ElementOf<"text">;
 type Typed = Text | ElementOf<"grid_note">;
@@ -30,13 +31,13 @@ export function TextFields({ element, onSave }: { element: Text; onSave: Save<Te
   return (
     <Box sx={{ display: "grid", gap: 1.25 }}>
       <StyledText
-        label="Text"
+        label={t("Text")}
         value={element.text ?? ""}
         tagged={element.markup ?? false}
         onSave={(text) => onSave({ text })}
       />
       <Flag
-        label="Styles within the text"
+        label={t("Styles within the text")}
         value={element.markup ?? false}
         onSave={(markup) =>
           onSave({
@@ -51,7 +52,7 @@ export function TextFields({ element, onSave }: { element: Text; onSave: Save<Te
         }
       />
       <TypeFields element={element} onSave={onSave} />
-      <Fold title="Paragraphs">
+      <Fold title={t("Paragraphs")}>
         <ParagraphFields element={element} onSave={onSave} />
       </Fold>
     </Box>
@@ -88,59 +89,59 @@ export function TypeFields({ element, onSave }: { element: Typed; onSave: (patch
   return (
     <Box sx={{ display: "grid", gap: 1.25 }}>
       <ColourBeside
-        colour={<Colour label="Colour of the text" value={shown.colour} onSave={(colour) => onSave({ colour })} />}
+        colour={<Colour label={t("Colour of the text")} value={shown.colour} onSave={(colour) => onSave({ colour })} />}
       >
         <Choice
-          label="Family"
+          label={t("Family")}
           value={face.family}
           choices={families.map((family) => [family, familyTitle(family)] as const)}
           onChoose={(family) => choose(family, face.weight, face.italic)}
         />
         <Choice
-          label="Weight"
+          label={t("Weight")}
           value={String(face.weight)}
           choices={weights.map((weight) => [String(weight), weightTitle(weight)] as const)}
           onChoose={(weight) => choose(face.family, Number(weight), face.italic)}
         />
-        <NumberOf label="Size, pt" part="text_element" of="size_pt" given={shown} onSave={onSave} />
+        <NumberOf label={t("Size, pt")} part="text_element" of="size_pt" given={shown} onSave={onSave} />
         <Choice
-          label="Style"
+          label={t("Style")}
           value={face.italic ? "italic" : "roman"}
           choices={
             [
-              ["roman", "roman"],
-              ["italic", "italic"],
+              ["roman", t("roman")],
+              ["italic", t("italic")],
             ].filter(([style]) => leaning || (style === "italic") === face.italic) as [string, string][]
           }
           onChoose={(style) => choose(face.family, face.weight, style === "italic")}
         />
         <Choice
-          label="Horizontal alignment"
+          label={t("Horizontal alignment")}
           value={shown.align}
           choices={choices.text_element.align}
           onChoose={(align) => onSave({ align })}
         />
         <Choice
-          label="Vertical alignment"
+          label={t("Vertical alignment")}
           value={shown.anchor}
           choices={choices.text_element.anchor}
           onChoose={(anchor) => onSave({ anchor })}
         />
-        <NumberOf label="Line height" part="text_element" of="line_height" given={shown} onSave={onSave} />
-        <NumberOf label="Tracking, pt" part="text_element" of="tracking_pt" given={shown} onSave={onSave} />
-        <NumberOf label="Padding, mm" part="text_element" of="padding_mm" given={shown} onSave={onSave} />
+        <NumberOf label={t("Line height")} part="text_element" of="line_height" given={shown} onSave={onSave} />
+        <NumberOf label={t("Tracking, pt")} part="text_element" of="tracking_pt" given={shown} onSave={onSave} />
+        <NumberOf label={t("Padding, mm")} part="text_element" of="padding_mm" given={shown} onSave={onSave} />
         <NumberOf
-          label="Minimum size, pt"
+          label={t("Minimum size, pt")}
           part="text_element"
           of="minimum_pt"
           given={element}
-          placeholder="never"
+          placeholder={t("never")}
           onSave={onSave}
         />
       </ColourBeside>
       <BringIn
-        title="Import a typeface"
-        label="Typeface of your own"
+        title={t("Import a typeface")}
+        label={t("Typeface of your own")}
         accept=".ttf,.otf,font/ttf,font/otf"
         address={() => "faces"}
         onBrought={(key) => onSave({ face: key })}
@@ -168,15 +169,15 @@ function LiveText({ onInsert }: { onInsert: (tag: string) => Promise<unknown> })
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        Insert a value
+        {t("Insert a value")}
       </Button>
       <Menu
         open={!!anchor}
         anchorEl={anchor}
         onClose={() => setAnchor(null)}
         slotProps={{
-          list: { dense: true, "aria-label": "Live text" },
-          paper: { role: "dialog", "aria-label": "Values for live text", sx: { maxHeight: 420 } },
+          list: { dense: true, "aria-label": t("Live text") },
+          paper: { role: "dialog", "aria-label": t("Values for live text"), sx: { maxHeight: 420 } },
         }}
       >
         {(values.data ?? []).map(({ name, value }) => (
@@ -193,7 +194,7 @@ function LiveText({ onInsert }: { onInsert: (tag: string) => Promise<unknown> })
               component="span"
               sx={{ color: "text.secondary", maxWidth: 260, overflow: "hidden", textOverflow: "ellipsis" }}
             >
-              {value || "(empty)"}
+              {value || t("(empty)")}
             </Box>
           </MenuItem>
         ))}

@@ -5,6 +5,7 @@ import { shifted, type Boxes } from "./boxes";
 import type { DrawnDetail } from "./frames/DrawDetail";
 import { useLayout } from "./layout";
 import { elementTitles, isFrame, isGridded, type ElementKind } from "./kinds";
+import { t } from "../texts/t";
 
 // Copied elements wait here, for other layouts and other books of this browser.
 const CLIPBOARD = "tile-loom-elements";
@@ -67,7 +68,7 @@ export function useElements(selected: string[], onPick: (ids: string[]) => void)
         each(label, selected, (element) => ({ ...element, ...patch }) as Element),
       nudge: (dx: number, dy: number) => {
         if (free.length)
-          void ask("layout/shift", { label: "Nudge", ids: free, dx_mm: dx, dy_mm: dy }).catch(toldElsewhere);
+          void ask("layout/shift", { label: t("Nudge"), ids: free, dx_mm: dx, dy_mm: dy }).catch(toldElsewhere);
       },
       remove: () => {
         const gone = free.filter((id) => !elements.some((known) => known.id === id && isFrame(known)));

@@ -3,6 +3,7 @@ import { post } from "../api/client";
 import { ColumnChooser } from "../arrivals/ColumnChooser";
 import { Facts } from "../arrivals/Facts";
 import type { Started } from "./started";
+import { t } from "../texts/t";
 
 interface ChosenLayersProps {
   start: Started;
@@ -28,14 +29,14 @@ export function ChosenLayers({ start, chosen, titles, onChoose, onTitle, onStart
                 sx={{ p: 0.5 }}
                 checked={chosen[layer.name] ?? false}
                 onChange={(event) => onChoose({ ...chosen, [layer.name]: event.target.checked })}
-                slotProps={{ input: { "aria-label": `Import ${layer.title}` } }}
+                slotProps={{ input: { "aria-label": t("Import %{title}", { title: layer.title }) } }}
               />
             )}
             <TextField
               fullWidth
               value={titles[layer.name] ?? ""}
               onChange={(event) => onTitle({ ...titles, [layer.name]: event.target.value })}
-              slotProps={{ htmlInput: { "aria-label": `Title of ${layer.title}` } }}
+              slotProps={{ htmlInput: { "aria-label": t("Title of %{title}", { title: layer.title }) } }}
             />
           </Box>
           <Facts layer={layer} brief={!only} />

@@ -7,6 +7,7 @@ import { FileInput } from "../fields/FileInput";
 import { paper, useArrival } from "./arrive";
 import type { Started } from "./started";
 import { useStart } from "./useStart";
+import { t } from "../texts/t";
 
 const archive = (file: File) => file.name.toLowerCase().endsWith(".zip");
 
@@ -20,14 +21,18 @@ export function Open({ onProblem }: { onProblem: (text: string | null) => void }
       if (archive(file)) return start.keep(await upload<Started>("/api/starts?opens=1", file));
       await arrive(await sendFile<{ id: number }>("/api/books", file));
     },
-    onError: (error, file) => onProblem(`${file.name} was not opened. ${error.message}`),
+    onError: (error, file) =>
+      onProblem(t("%{name} was not opened. %{message}", { name: file.name, message: error.message })),
   });
   const { data, drop } = start;
   const made = data?.state === "done" ? data.book : null;
   useEffect(() => {
     if (made !== null) void arrive({ id: made });
   }, [made]); // eslint-disable-line react-hooks/exhaustive-deps
-  const failed = data?.state === "failed" ? `${data.name} was not opened. ${data.reason ?? ""}` : null;
+  const failed =
+    data?.state === "failed"
+      ? t("%{name} was not opened. %{value}", { name: data.name, value: data.reason ?? "" })
+      : null;
   useEffect(() => {
     if (!failed) return;
     onProblem(failed);
@@ -36,11 +41,11 @@ export function Open({ onProblem }: { onProblem: (text: string | null) => void }
   return (
     <Box component="section" aria-labelledby="open-title" sx={{ ...paper, display: "grid", gap: 1.5 }}>
       <Typography component="h2" variant="h2" id="open-title">
-        Open a book file
+        {t("Open a book file")}
       </Typography>
       <FileInput
         ref={input}
-        label="Book file"
+        label={t("Book file")}
         accept=".json,.zip,application/json,application/zip"
         onFiles={([file]) => {
           onProblem(null);
@@ -51,26 +56,30 @@ export function Open({ onProblem }: { onProblem: (text: string | null) => void }
         <>
           <Typography role="status" sx={{ overflowWrap: "anywhere" }}>
             {data.total > 0
-              ? `Opening ${data.name}: ${count(data.done, "layer")} of ${data.total}`
-              : `Opening ${data.name} …`}
+              ? t("Opening %{name}: %{value} of %{total}", {
+                  name: data.name,
+                  value: count(data.done, "layer"),
+                  total: data.total,
+                })
+              : t("Opening %{name} …", { name: data.name })}
           </Typography>
           <LinearProgress
             variant={data.total > 0 ? "determinate" : "indeterminate"}
             value={data.total > 0 ? (100 * data.done) / data.total : undefined}
-            aria-label="Opening the book"
+            aria-label={t("Opening the book")}
             sx={{ height: 6 }}
           />
           <Button color="inherit" onClick={drop}>
-            Stop
+            {t("Stop")}
           </Button>
         </>
       ) : (
         <>
           <Box sx={{ fontSize: 13.5, color: "text.secondary" }}>
-            A book that was exported with everything (.zip), or as one file (.json).
+            {t("A book that was exported with everything (.zip), or as one file (.json).")}
           </Box>
           <Button variant="outlined" disabled={opening.isPending} onClick={() => input.current?.click()}>
-            {opening.isPending ? "Sending…" : "Choose a book file"}
+            {opening.isPending ? t("Sending…") : t("Choose a book file")}
           </Button>
         </>
       )}

@@ -1,5 +1,6 @@
 import { Box, MenuItem, TextField } from "@mui/material";
 import { pageSizes } from "../generated/kinds";
+import { t } from "../texts/t";
 
 interface PageFieldsProps {
   page: { size: string; orientation: string };
@@ -12,7 +13,7 @@ export function PageFields({ page, onPage }: PageFieldsProps) {
     <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
       <TextField
         select
-        label="Page"
+        label={t("Page")}
         value={page.size}
         onChange={(event) => onPage({ ...page, size: event.target.value })}
       >
@@ -24,12 +25,12 @@ export function PageFields({ page, onPage }: PageFieldsProps) {
       </TextField>
       <TextField
         select
-        label="Orientation"
+        label={t("Orientation")}
         value={page.orientation}
         onChange={(event) => onPage({ ...page, orientation: event.target.value })}
       >
-        <MenuItem value="landscape">landscape</MenuItem>
-        <MenuItem value="portrait">portrait</MenuItem>
+        <MenuItem value="landscape">{t("landscape")}</MenuItem>
+        <MenuItem value="portrait">{t("portrait")}</MenuItem>
       </TextField>
     </Box>
   );

@@ -1,6 +1,7 @@
 import { Box, Radio } from "@mui/material";
 import { count, ratio } from "../api/words";
 import type { Proposal } from "./started";
+import { t } from "../texts/t";
 
 interface ProposedScalesProps {
   proposal: Proposal;
@@ -15,7 +16,7 @@ interface ProposedScalesProps {
 export function ProposedScales({ proposal, chosen, dimmed, onChoose }: ProposedScalesProps) {
   if (!proposal.scales) return null;
   return (
-    <Box role="radiogroup" aria-label="Scale and number of sheets" sx={{ opacity: dimmed ? 0.6 : 1 }}>
+    <Box role="radiogroup" aria-label={t("Scale and number of sheets")} sx={{ opacity: dimmed ? 0.6 : 1 }}>
       {proposal.scales.map((entry) => (
         <Box
           key={entry.scale}
@@ -41,9 +42,9 @@ export function ProposedScales({ proposal, chosen, dimmed, onChoose }: ProposedS
           </Box>
           <span>
             {entry.count === null
-              ? "too many sheets"
+              ? t("too many sheets")
               : `${proposal.about ? "about " : ""}${count(entry.count, "sheet")}`}
-            {entry.scale === proposal.proposed ? ", proposed" : ""}
+            {entry.scale === proposal.proposed ? t(", proposed") : ""}
           </span>
         </Box>
       ))}

@@ -9,6 +9,7 @@ import { ChosenLayers } from "./ChosenLayers";
 import { PageFields } from "./PageFields";
 import { ProposedScales } from "./ProposedScales";
 import type { Proposal, Started } from "./started";
+import { t } from "../texts/t";
 
 /** What is in the file, and what is to become of it. */
 export function Review({
@@ -63,7 +64,7 @@ export function Review({
     making.mutate();
   };
   return (
-    <Box component="form" aria-label="The new book" onSubmit={submit} sx={{ display: "grid", gap: 1.5 }}>
+    <Box component="form" aria-label={t("The new book")} onSubmit={submit} sx={{ display: "grid", gap: 1.5 }}>
       <ChosenLayers
         start={start}
         chosen={chosen}
@@ -74,20 +75,20 @@ export function Review({
       />
       {asks && !lost && (
         <ReferenceField
-          label="CRS of the file"
+          label={t("CRS of the file")}
           value={fileReference}
           onChange={setFileReference}
           suggestions={[]}
-          help={`${start.name} does not say its CRS; name, code or place`}
+          help={t("%{name} does not say its CRS; name, code or place", { name: start.name })}
         />
       )}
       {wanted.length > 1 && (
         <TextField
           select
-          label="Study area"
+          label={t("Study area")}
           value={wanted.some((layer) => layer.name === area) ? area : ""}
           onChange={(event) => setArea(event.target.value)}
-          helperText="what the sheets must cover"
+          helperText={t("what the sheets must cover")}
         >
           {wanted.map((layer) => (
             <MenuItem key={layer.name} value={layer.name}>
@@ -97,16 +98,20 @@ export function Review({
         </TextField>
       )}
       <TextField
-        label="Title"
+        label={t("Title")}
         value={title}
         onChange={(event) => setTitle(event.target.value)}
-        helperText="leave empty to use the file name"
+        helperText={t("leave empty to use the file name")}
       />
       <ReferenceField
         value={reference}
         onChange={setReference}
         suggestions={proposal.data?.suggestions ?? start.suggestions}
-        help={proposal.data?.reference ? `leave empty to use ${proposal.data.reference.name}` : "name, code or place"}
+        help={
+          proposal.data?.reference
+            ? t("leave empty to use %{name}", { name: proposal.data.reference.name })
+            : t("name, code or place")
+        }
       />
       <PageFields page={page} onPage={setPage} />
       {proposal.data && (
@@ -118,14 +123,14 @@ export function Review({
         />
       )}
       <TextField
-        label="Scale"
+        label={t("Scale")}
         value={text}
         onChange={(event) => setScale(event.target.value)}
         error={text !== "" && denominator === null}
         helperText={
           text !== "" && denominator === null
-            ? "Enter a scale, such as 2500 or 1:2,500."
-            : "any scale; it can be changed on Weave"
+            ? t("Enter a scale, such as 2500 or 1:2,500.")
+            : t("any scale; it can be changed on Weave")
         }
       />
       {problem && (
@@ -140,10 +145,10 @@ export function Review({
           color="secondary"
           disabled={wanted.length === 0 || lost || denominator === null || making.isPending}
         >
-          {making.isPending ? "Starting…" : "Start the book"}
+          {making.isPending ? t("Starting…") : t("Start the book")}
         </Button>
         <Button color="inherit" onClick={onDrop}>
-          Discard the file
+          {t("Discard the file")}
         </Button>
       </Box>
     </Box>

@@ -11,6 +11,7 @@ import { DrawnPicture, PictureProblem, useServerPicture } from "../frame/ServerP
 import { Open } from "./Open";
 import { Start } from "./Start";
 import type { BookListed as Listed } from "../generated/answers";
+import { t } from "../texts/t";
 
 /** All books; a new one from data, or one that comes as a file. */
 export function Shelf() {
@@ -33,7 +34,7 @@ export function Shelf() {
       >
         <Box component="img" src="/mark.svg" alt="" sx={{ width: 46, height: 46 }} />
         <Typography component="h1" sx={{ fontSize: 16, fontWeight: 700 }}>
-          Tile Loom
+          {t("Tile Loom")}
         </Typography>
         <Box sx={{ flex: 1 }} />
         <OpenGuide />
@@ -57,11 +58,11 @@ export function Shelf() {
       >
         <Box component="section" aria-labelledby="books-title">
           <Typography component="h2" variant="h2" id="books-title" sx={{ mb: 2 }}>
-            Books
+            {t("Books")}
           </Typography>
           {books.error && <Typography role="alert">{books.error.message}</Typography>}
           {books.data?.length === 0 && (
-            <Typography color="text.secondary">No book yet. Start one from data on the right.</Typography>
+            <Typography color="text.secondary">{t("No book yet. Start one from data on the right.")}</Typography>
           )}
           <Box
             component="ul"

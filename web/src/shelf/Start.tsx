@@ -10,6 +10,8 @@ import { paper, useArrival } from "./arrive";
 import type { Started } from "./started";
 import { useStart } from "./useStart";
 import { written } from "../numbers/written";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** A book from a file of any kind that Ground imports: it is looked into, a scale is proposed, the book is made. */
 export function Start({ onProblem }: { onProblem: (text: string | null) => void }) {
@@ -19,7 +21,8 @@ export function Start({ onProblem }: { onProblem: (text: string | null) => void 
   const sending = useMutation<Started, Refusal, File>({
     mutationFn: (file) => upload<Started>("/api/starts", file),
     onSuccess: keep,
-    onError: (error, file) => onProblem(`${file.name} cannot be used. ${error.message}`),
+    onError: (error, file) =>
+      onProblem(t("%{name} cannot be used. %{message}", { name: file.name, message: error.message })),
   });
   const made = data?.state === "done" ? data.book : null;
   useEffect(() => {
@@ -28,11 +31,11 @@ export function Start({ onProblem }: { onProblem: (text: string | null) => void 
   return (
     <Box component="section" aria-labelledby="start-title" sx={{ ...paper, display: "grid", gap: 1.5 }}>
       <Typography component="h2" variant="h2" id="start-title">
-        Start a book
+        {t("Start a book")}
       </Typography>
       <FileInput
         ref={input}
-        label="Data file of the new book"
+        label={t("Data file of the new book")}
         accept={dataEndings.join(",")}
         onFiles={([file]) => {
           onProblem(null);
@@ -41,9 +44,11 @@ export function Start({ onProblem }: { onProblem: (text: string | null) => void 
       />
       {!data && (
         <>
-          <Box sx={{ fontSize: 13.5, color: "text.secondary" }}>From a data file: {dataEndings.join(", ")}.</Box>
+          <Box sx={{ fontSize: 13.5, color: "text.secondary" }}>
+            {rich(t("From a data file: <1/>."), { 1: dataEndings.join(", ") })}
+          </Box>
           <Button variant="outlined" disabled={sending.isPending} onClick={() => input.current?.click()}>
-            {sending.isPending ? "Sending…" : "Choose a data file"}
+            {sending.isPending ? t("Sending…") : t("Choose a data file")}
           </Button>
         </>
       )}
@@ -57,34 +62,39 @@ export function Start({ onProblem }: { onProblem: (text: string | null) => void 
       )}
       {data?.state === "inspecting" && (
         <>
-          <Typography role="status">{data.reason ?? "Looking into it…"}</Typography>
-          <LinearProgress aria-label="Looking into the file" />
+          <Typography role="status">{data.reason ?? t("Looking into it…")}</Typography>
+          <LinearProgress aria-label={t("Looking into the file")} />
           <Button color="inherit" onClick={drop}>
-            Stop
+            {t("Stop")}
           </Button>
         </>
       )}
       {(data?.state === "importing" || data?.state === "done") && (
         <>
-          <Typography role="status">{`Making the book: ${written(data.done)} of ${count(data.total, "feature")}`}</Typography>
+          <Typography role="status">
+            {t("Making the book: %{done} of %{value}", {
+              done: written(data.done),
+              value: count(data.total, "feature"),
+            })}
+          </Typography>
           <LinearProgress
             variant="determinate"
             value={Math.min((100 * data.done) / Math.max(data.total, 1), 100)}
-            aria-label="Making the book"
+            aria-label={t("Making the book")}
             sx={{ height: 6 }}
           />
           <Button color="inherit" onClick={drop}>
-            Stop
+            {t("Stop")}
           </Button>
         </>
       )}
       {(data?.state === "failed" || data?.state === "cancelled") && (
         <>
           <Typography role="alert" sx={{ color: "error.main", fontWeight: 600 }}>
-            {data.reason ?? "Stopped."}
+            {data.reason ?? t("Stopped.")}
           </Typography>
           <Button variant="outlined" onClick={drop}>
-            Choose another file
+            {t("Choose another file")}
           </Button>
         </>
       )}

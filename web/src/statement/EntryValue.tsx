@@ -1,6 +1,7 @@
 import { Box, Button, InputAdornment, TextField } from "@mui/material";
 import { useState, type ReactNode } from "react";
 import { Value } from "./Value";
+import { t } from "../texts/t";
 
 interface EntryProps<T> {
   label: string;
@@ -83,10 +84,10 @@ export function EntryValue<T>({
           />
           <Box sx={{ display: "flex", gap: 1, justifyContent: "flex-end", mt: 1 }}>
             <Button onClick={close} color="inherit">
-              Cancel
+              {t("Cancel")}
             </Button>
             <Button type="submit" variant="contained">
-              Apply
+              {t("Apply")}
             </Button>
           </Box>
         </Box>

@@ -1,12 +1,13 @@
 import { Box } from "@mui/material";
 import type { ReactNode } from "react";
+import { t } from "../texts/t";
 
 /** The sentence that says what a step will do, and under it the sentence that answers. */
 export function Statement({ children, answer }: { children: ReactNode; answer: ReactNode }) {
   return (
     <Box
       component="section"
-      aria-label="What this step does"
+      aria-label={t("What this step does")}
       sx={{
         px: 2.75,
         pt: 1.4,

@@ -12,6 +12,7 @@ import { FileInput } from "../fields/FileInput";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { limits } from "../generated/limits";
+import { t } from "../texts/t";
 
 /** The mark of a point: one of the drawings, its colour and size, a line round it. */
 export function MarkerEditor({
@@ -28,17 +29,17 @@ export function MarkerEditor({
   return (
     <>
       <Part
-        title="Marker"
+        title={t("Marker")}
         colour={
           <Colour
-            label={`Colour of the mark of ${name}`}
+            label={t("Colour of the mark of %{name}", { name })}
             value={marker.colour}
             onSave={(colour) => onSave({ ...marker, colour })}
           />
         }
       >
         <Measured
-          label="Size, mm"
+          label={t("Size, mm")}
           value={marker.size_mm}
           limits={limits.symbol_marker.size_mm}
           onSave={(size_mm) => onSave({ ...marker, size_mm })}
@@ -47,21 +48,21 @@ export function MarkerEditor({
       </Part>
       {outline ? (
         <Part
-          title="Marker outline"
+          title={t("Marker outline")}
           onRemove={() =>
             onSave(Object.fromEntries(Object.entries(marker).filter(([key]) => key !== "outline")) as unknown as Marker)
           }
-          removes={`Remove the outline of the marker of ${name}`}
+          removes={t("Remove the outline of the marker of %{name}", { name })}
           colour={
             <Colour
-              label={`Colour of the line round the mark of ${name}`}
+              label={t("Colour of the line round the mark of %{name}", { name })}
               value={shown.colour}
               onSave={(colour) => onSave({ ...marker, outline: { ...outline, colour } })}
             />
           }
         >
           <Measured
-            label="Width, mm"
+            label={t("Width, mm")}
             value={shown.width_mm}
             limits={limits.stroke.width_mm}
             onSave={(width_mm) => onSave({ ...marker, outline: { ...outline, width_mm } })}
@@ -72,7 +73,7 @@ export function MarkerEditor({
           sx={{ justifySelf: "start" }}
           onClick={() => void onSave({ ...marker, outline: { colour: "#fffdf6", width_mm: 0.2 } })}
         >
-          Marker outline
+          {t("Marker outline")}
         </Button>
       )}
     </>
@@ -107,7 +108,7 @@ function Drawings({
     try {
       const made = await upload<{ id: string; left_out: string[]; book: Book }>(`/api/books/${book.id}/markers`, file);
       client.setQueryData(["book", book.id], made.book);
-      if (made.left_out.length) setNotice(`Not imported: ${made.left_out.join(", ")}.`);
+      if (made.left_out.length) setNotice(t("Not imported: %{value}.", { value: made.left_out.join(", ") }));
     } catch (error) {
       setNotice((error as Error).message);
     }
@@ -118,7 +119,7 @@ function Drawings({
         ref={anchor}
         variant="outlined"
         aria-haspopup="dialog"
-        aria-label={`Drawing of the marker of ${name}: ${current?.title ?? marker.shape}`}
+        aria-label={t("Drawing of the marker of %{name}: %{value}", { name, value: current?.title ?? marker.shape })}
         onClick={() => setOpen(true)}
         sx={{
           minWidth: 0,
@@ -142,7 +143,7 @@ function Drawings({
         slotProps={{
           paper: {
             role: "dialog",
-            "aria-label": "Drawings for marks",
+            "aria-label": t("Drawings for marks"),
             sx: { border: 1, borderColor: "divider", p: 1.5, width: 330 },
           },
         }}
@@ -169,12 +170,12 @@ function Drawings({
         </Box>
         <FileInput
           ref={input}
-          label="SVG of a marker of your own"
+          label={t("SVG of a marker of your own")}
           accept=".svg,image/svg+xml"
           onFiles={([file]) => void bring(file)}
         />
         <Button sx={{ mt: 1 }} variant="outlined" onClick={() => input.current?.click()}>
-          Import an SVG of your own
+          {t("Import an SVG of your own")}
         </Button>
         {notice && (
           <Typography role="status" sx={{ fontSize: 12.5, mt: 0.5 }}>
@@ -182,7 +183,7 @@ function Drawings({
           </Typography>
         )}
         <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>
-          Only shapes are imported; those filled with currentColor take the marker’s colour.
+          {t("Only shapes are imported; those filled with currentColor take the marker’s colour.")}
         </Typography>
       </Popover>
     </>

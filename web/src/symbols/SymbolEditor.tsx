@@ -17,15 +17,16 @@ import { limits } from "../generated/limits";
 import { percentage } from "../fields/limits";
 import { NumberOf } from "../fields/NumberOf";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 type Keep = (symbol: MapSymbol) => Promise<unknown>;
 
 const DASHES: { title: string; dash?: number[] }[] = [
-  { title: "solid" },
-  { title: "dashed", dash: [2, 1] },
-  { title: "short dashes", dash: [1, 0.6] },
-  { title: "dots", dash: [0.2, 0.8] },
-  { title: "dash and dot", dash: [2.2, 0.9, 0.4, 0.9] },
+  { title: t("solid") },
+  { title: t("dashed"), dash: [2, 1] },
+  { title: t("short dashes"), dash: [1, 0.6] },
+  { title: t("dots"), dash: [0.2, 0.8] },
+  { title: t("dash and dot"), dash: [2.2, 0.9, 0.4, 0.9] },
 ];
 /** A symbol for paper: what an area is filled with, its lines, the mark of a point. Sizes are in mm. */
 export function SymbolEditor({
@@ -65,19 +66,19 @@ export function SymbolEditor({
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1.25 }}>
       {fills && symbol.fill && (
         <Part
-          title="Area"
+          title={t("Area")}
           onRemove={() => onSave(without(symbol, "fill"))}
-          removes={`Remove the area colour of ${name}`}
+          removes={t("Remove the area colour of %{name}", { name })}
           colour={
             <Colour
-              label={`Area colour of ${name}`}
+              label={t("Area colour of %{name}", { name })}
               value={symbol.fill.colour}
               onSave={(colour) => onSave({ ...symbol, fill: { ...symbol.fill, colour } })}
             />
           }
         >
           <Measured
-            label="Opacity, %"
+            label={t("Opacity, %")}
             value={Math.round(fill.opacity * 100)}
             limits={percentage}
             onSave={(percent) => onSave({ ...symbol, fill: { ...symbol.fill!, opacity: percent / 100 } })}
@@ -97,7 +98,11 @@ export function SymbolEditor({
           <StrokePart
             key={index}
             stroke={known}
-            title={strokes.length > 1 ? `Line ${index + 1}${index === 0 ? ", lowest" : ""}` : "Line"}
+            title={
+              strokes.length > 1
+                ? t("Line %{value}%{value2}", { value: index + 1, value2: index === 0 ? t(", lowest") : "" })
+                : t("Line")
+            }
             name={`line ${index + 1} of ${name}`}
             onChange={(patch) => stroke(index, patch)}
             onRemove={() => onSave({ ...symbol, strokes: strokes.filter((_, place) => place !== index) })}
@@ -105,11 +110,14 @@ export function SymbolEditor({
         ))}
       <Box sx={{ display: "flex", flexWrap: "wrap", columnGap: 0.5 }}>
         {fills && !symbol.fill && (
-          <Add title="Area colour" onAdd={() => onSave({ ...symbol, fill: { colour: "#c9d6b0", opacity: 0.5 } })} />
+          <Add
+            title={t("Area colour")}
+            onAdd={() => onSave({ ...symbol, fill: { colour: "#c9d6b0", opacity: 0.5 } })}
+          />
         )}
         {fills && !symbol.pattern && (
           <Add
-            title="Pattern"
+            title={t("Pattern")}
             onAdd={() =>
               onSave({
                 ...symbol,
@@ -126,14 +134,14 @@ export function SymbolEditor({
         )}
         {stroked && (
           <Add
-            title="Line on top"
+            title={t("Line on top")}
             onAdd={() => onSave({ ...symbol, strokes: [...strokes, { colour: "#1f2a30", width_mm: 0.2 }] })}
           />
         )}
-        {stroked && strokes.length > 0 && <Add title="Casing" onAdd={casing} />}
+        {stroked && strokes.length > 0 && <Add title={t("Casing")} onAdd={casing} />}
         {markers && !symbol.marker && (
           <Add
-            title="Marker"
+            title={t("Marker")}
             onAdd={() => onSave({ ...symbol, marker: { shape: "circle", size_mm: 1.6, colour: "#3d6b35" } })}
           />
         )}
@@ -164,15 +172,21 @@ function StrokePart({
     <Part
       title={title}
       onRemove={onRemove}
-      removes={`Remove ${name}`}
+      removes={t("Remove %{name}", { name })}
       more={more}
       onMore={() => setMore(!more)}
       about={name}
-      colour={<Colour label={`Colour of ${name}`} value={drawn.colour} onSave={(colour) => onChange({ colour })} />}
+      colour={
+        <Colour
+          label={t("Colour of %{name}", { name })}
+          value={drawn.colour}
+          onSave={(colour) => onChange({ colour })}
+        />
+      }
     >
-      <NumberOf label="Width, mm" part="stroke" of="width_mm" given={drawn} onSave={onChange} />
+      <NumberOf label={t("Width, mm")} part="stroke" of="width_mm" given={drawn} onSave={onChange} />
       <Choice
-        label="Dash"
+        label={t("Dash")}
         value={dashTitle(stroke)}
         choices={[...DASHES.map((dash) => dash.title), ...(dashTitle(stroke) === "own" ? ["own"] : [])].map(
           (dash) => [dash, dash] as const,
@@ -181,22 +195,27 @@ function StrokePart({
       />
       {more && (
         <>
-          <Choice label="Ends" value={drawn.cap} choices={choices.stroke.cap} onChoose={(cap) => onChange({ cap })} />
           <Choice
-            label="Corners"
+            label={t("Ends")}
+            value={drawn.cap}
+            choices={choices.stroke.cap}
+            onChoose={(cap) => onChange({ cap })}
+          />
+          <Choice
+            label={t("Corners")}
             value={drawn.join}
             choices={choices.stroke.join}
             onChoose={(join) => onChange({ join })}
           />
           <Measured
-            label="Opacity, %"
+            label={t("Opacity, %")}
             value={Math.round(drawn.opacity * 100)}
             limits={percentage}
             onSave={(percent) => onChange({ opacity: percent / 100 })}
           />
           <Box sx={{ gridColumn: "1 / -1" }}>
             <Field
-              label="Dashes and gaps, mm"
+              label={t("Dashes and gaps, mm")}
               value={(stroke.dash_mm ?? []).join(" ")}
               onSave={(text) => onChange({ dash_mm: readDash(text) })}
             />
@@ -221,37 +240,37 @@ function PatternPart({
   const shown = filled(pattern, defaults.symbol_pattern);
   return (
     <Part
-      title="Pattern"
+      title={t("Pattern")}
       onRemove={onRemove}
-      removes={`Remove the pattern of ${name}`}
+      removes={t("Remove the pattern of %{name}", { name })}
       colour={
         <Colour
-          label={`Pattern colour of ${name}`}
+          label={t("Pattern colour of %{name}", { name })}
           value={shown.colour}
           onSave={(colour) => onSave({ ...pattern, colour })}
         />
       }
     >
       <Choice
-        label="Of"
+        label={t("Of")}
         value={pattern.kind}
         choices={choices.symbol_pattern.kind}
         onChoose={(kind) => onSave({ ...pattern, kind })}
       />
       <Measured
-        label="Apart, mm"
+        label={t("Apart, mm")}
         value={shown.spacing_mm}
         limits={limits.symbol_pattern.spacing_mm}
         onSave={(spacing_mm) => onSave({ ...pattern, spacing_mm })}
       />
       <Measured
-        label="Width, mm"
+        label={t("Width, mm")}
         value={shown.width_mm}
         limits={limits.symbol_pattern.width_mm}
         onSave={(width_mm) => onSave({ ...pattern, width_mm })}
       />
       <Measured
-        label="Rotation, ° clockwise"
+        label={t("Rotation, ° clockwise")}
         value={shown.angle_deg}
         limits={limits.symbol_pattern.angle_deg}
         onSave={(angle_deg) => onSave({ ...pattern, angle_deg })}
@@ -287,10 +306,10 @@ export function Part({
         <Button
           onClick={onMore}
           aria-expanded={more}
-          aria-label={`${more ? "Less" : "More"} of ${about}`}
+          aria-label={t("%{value} of %{about}", { value: more ? "Less" : "More", about })}
           sx={{ minWidth: 0, py: 0, fontSize: 12.5 }}
         >
-          {more ? "less" : "more"}
+          {more ? t("less") : t("more")}
         </Button>
       ) : (
         <span />
@@ -327,7 +346,7 @@ function readDash(text: string): number[] | undefined {
     .filter((part) => part !== "")
     .map((part) => Number(part.replace(",", ".")));
   if (parts.some((part) => !Number.isFinite(part) || part <= 0))
-    throw new Error("Enter lengths separated by spaces, such as 2 1.");
+    throw new Error(t("Enter lengths separated by spaces, such as 2 1."));
   return parts.length ? parts : undefined;
 }
 

@@ -11,6 +11,7 @@ import { Field } from "../fields/Field";
 import { LeftOutOfSheet, Shown, TrueScale } from "../page/TrueScale";
 import { useBeside } from "../map/beside";
 import type { CellDeeds } from "./useCells";
+import { t } from "../texts/t";
 
 interface CellCardProps {
   selected: Cell[];
@@ -25,7 +26,7 @@ function demanded(text: string, reader: (text: string) => number | null, expecte
   return value;
 }
 
-const COORDINATE = "Enter a coordinate, such as 402 265.1.";
+const COORDINATE = t("Enter a coordinate, such as 402 265.1.");
 
 /** What is selected: one cell with all that can be changed of it, or several together. */
 export function CellCard({ selected, cells, onGone }: CellCardProps) {
@@ -42,42 +43,42 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
     <Card
       help="cell"
       title={one ? first.name : count(selected.length, "cell")}
-      note={one ? `sheet ${first.number} of ${book.cells.length}` : undefined}
+      note={one ? t("sheet %{number} of %{length}", { number: first.number, length: book.cells.length }) : undefined}
     >
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1.25, alignItems: "end" }}>
         {one && (
           <>
-            <Field label="Name" value={first.name} onSave={(name) => deed("rename", { name })} />
+            <Field label={t("Name")} value={first.name} onSave={(name) => deed("rename", { name })} />
             <Field
-              label="Sheet order"
+              label={t("Sheet order")}
               value={written(first.number)}
-              onSave={(text) => deed("place", { place: Math.round(demanded(text, readNumber, "Enter a number.")) })}
+              onSave={(text) => deed("place", { place: Math.round(demanded(text, readNumber, t("Enter a number."))) })}
             />
             <Field
-              label="Centre easting, m"
+              label={t("Centre easting, m")}
               value={coordinate(first.centre[0], 3)}
               onSave={(text) => deed("move", { dx: demanded(text, readNumber, COORDINATE) - first.centre[0], dy: 0 })}
             />
             <Field
-              label="Centre northing, m"
+              label={t("Centre northing, m")}
               value={coordinate(first.centre[1], 3)}
               onSave={(text) => deed("move", { dx: 0, dy: demanded(text, readNumber, COORDINATE) - first.centre[1] })}
             />
           </>
         )}
         <Field
-          label="Scale, 1 : n"
+          label={t("Scale, 1 : n")}
           value={same(selected.map((cell) => cell.scale))}
-          placeholder="different ones"
+          placeholder={t("different ones")}
           onSave={async (text) => {
-            await deed("scale", { scale: demanded(text, readScale, "Enter a scale, such as 2500.") });
+            await deed("scale", { scale: demanded(text, readScale, t("Enter a scale, such as 2500.")) });
           }}
         />
         <Field
-          label="Rotation, ° clockwise"
+          label={t("Rotation, ° clockwise")}
           value={same(selected.map((cell) => Math.round(cell.rotation_deg * 1000) / 1000))}
-          placeholder="different ones"
-          onSave={(text) => deed("rotate", { rotation_deg: demanded(text, readAngle, "Enter degrees clockwise.") })}
+          placeholder={t("different ones")}
+          onSave={(text) => deed("rotate", { rotation_deg: demanded(text, readAngle, t("Enter degrees clockwise.")) })}
         />
       </Box>
       <FormControlLabel
@@ -90,16 +91,16 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
             onChange={() => quiet(deed("pin", { on: !pinned }))}
           />
         }
-        label="Pinned: not changed by a rebuild"
+        label={t("Pinned: not changed by a rebuild")}
       />
       {one && (
         <>
           <Shown sheet={first.number} />
-          <Row name="Frame">{paperSize(book.frame.width_mm, book.frame.height_mm)}</Row>
+          <Row name={t("Frame")}>{paperSize(book.frame.width_mm, book.frame.height_mm)}</Row>
           <TrueScale sheet={first.number} />
-          {first.kept && <Row name="Status">not rebuilt since the frame or the data changed</Row>}
+          {first.kept && <Row name={t("Status")}>{t("not rebuilt since the frame or the data changed")}</Row>}
           {gaps.length > 0 && (
-            <Row name="Neighbours">
+            <Row name={t("Neighbours")}>
               <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
                 {gaps.map((gap) => (
                   <li key={gap}>{gap}</li>
@@ -111,17 +112,18 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
         </>
       )}
       <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
-        Drag it on the map, or move it by the arrow keys: 1 mm on paper, 10 with Shift, 0.1 with Alt. Shift-click
-        selects several.
+        {t(
+          "Drag it on the map, or move it by the arrow keys: 1 mm on paper, 10 with Shift, 0.1 with Alt. Shift-click selects several.",
+        )}
       </Typography>
       {one && (
         <Box sx={{ mt: 1 }}>
           <Field
-            label="Split into sheets at 1 : n"
+            label={t("Split into sheets at 1 : n")}
             value=""
             placeholder={written(first.scale / 2)}
             onSave={async (text) => {
-              await deed("split", { scale: demanded(text, readScale, "Enter a scale, such as 1000.") });
+              await deed("split", { scale: demanded(text, readScale, t("Enter a scale, such as 1000.")) });
               onGone();
             }}
           />
@@ -130,7 +132,7 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
       <Box sx={{ display: "flex", gap: 0.5, mt: 1.5, flexWrap: "wrap" }}>
         {one && (
           <Button component={Link} to={`/books/${book.id}/proof?sheet=${first.number}`} variant="outlined">
-            See the sheet as it will print
+            {t("See the sheet as it will print")}
           </Button>
         )}
         <Button
@@ -140,7 +142,7 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
             onGone();
           }}
         >
-          Remove
+          {t("Remove")}
         </Button>
       </Box>
     </Card>

@@ -1,14 +1,11 @@
 import { Box } from "@mui/material";
-import { useBook } from "../api/book";
+import { lazy, Suspense } from "react";
 import type { Extent } from "../api/types";
 import { Card } from "../frame/Card";
 import { CellCard } from "./CellCard";
-import { CoverCard } from "./CoverCard";
-import { NamesSettings } from "./NamesCard";
-import { FeatureSettings, GridSettings, LayerSettings, SettingsCard, StripSettings } from "./SettingsCard";
 import type { CellSelection } from "./useCellSelection";
 import type { Trial } from "./useIndexTrial";
-import { KINDS } from "./words";
+import { t } from "../texts/t";
 
 export type Open = "cell" | "settings" | "names" | "cover";
 
@@ -22,39 +19,35 @@ interface IndexCardProps {
   onPick: (number: number) => void;
 }
 
-const SETTINGS = { grid: GridSettings, strip: StripSettings, features: FeatureSettings, layer: LayerSettings };
+// They come when they are opened.
+const OpenedSettings = lazy(() => import("./OpenedSettings"));
+const CoverCard = lazy(() => import("./CoverCard").then(({ CoverCard }) => ({ default: CoverCard })));
 
 /** The card beside the map: of the selected cells, or of what the sentence or the map opened. */
 export function IndexCard({ open, trial, selection, onBack, onGo, onPick }: IndexCardProps) {
-  const { index } = useBook().document;
-  const Settings = SETTINGS[index.kind];
-  if (open === "settings")
+  if (open === "settings" || open === "names")
     return (
-      <SettingsCard title={titleOf(index.kind)} trial={trial} label="How the index lies" onBack={onBack}>
-        <Settings index={trial.index} onTry={trial.add} />
-      </SettingsCard>
-    );
-  if (open === "names")
-    return (
-      <SettingsCard title="Names" trial={trial} label="Names" onBack={onBack}>
-        <NamesSettings index={trial.index} tried={trial.trial} onTry={trial.add} />
-      </SettingsCard>
+      <Suspense fallback={null}>
+        <OpenedSettings open={open} trial={trial} onBack={onBack} />
+      </Suspense>
     );
   if (open === "cover")
     return (
-      <CoverCard
-        onGo={onGo}
-        onPick={onPick}
-        onBack={() => {
-          onGo(null);
-          onBack();
-        }}
-      />
+      <Suspense fallback={null}>
+        <CoverCard
+          onGo={onGo}
+          onPick={onPick}
+          onBack={() => {
+            onGo(null);
+            onBack();
+          }}
+        />
+      </Suspense>
     );
   if (!selection.cell)
     return (
-      <Card help="cell" title="No cell selected">
-        <Box sx={{ fontSize: 14 }}>Choose a study area and a scale in the sentence above.</Box>
+      <Card help="cell" title={t("No cell selected")}>
+        <Box sx={{ fontSize: 14 }}>{t("Choose a study area and a scale in the sentence above.")}</Box>
       </Card>
     );
   return (
@@ -66,9 +59,3 @@ export function IndexCard({ open, trial, selection, onBack, onGo, onPick }: Inde
     />
   );
 }
-
-// A kind of index as the title of a card.
-const titleOf = (kind: string) =>
-  KINDS.find((known) => known.value === kind)!
-    .title.replace(/^a /, "")
-    .replace(/^./, (letter) => letter.toUpperCase());

@@ -27,6 +27,8 @@ import {
   ruleInWords,
   stripInWords,
 } from "./words";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 interface IndexStatementProps {
   trial: Trial;
@@ -45,101 +47,123 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
   const shown = filled(index, defaults.index);
   return (
     <Statement answer={answer}>
-      Cover{" "}
-      <ChoiceValue
-        label="Study area"
-        value={typeof index.area === "string" ? index.area : ""}
-        shown={areaInWords(book)}
-        choices={book.document.layers
-          .filter((known) => !known.raster)
-          .map((layer) => ({ value: layer.id, title: layer.title }))}
-        onChoose={(id) => keep("Study area", { area: id })}
-      />{" "}
-      with{" "}
-      <ChoiceValue
-        label="Kind of index"
-        value={index.kind}
-        choices={[...KINDS]}
-        onChoose={(kind) => keep("Kind of index", { kind: kind as "grid", naming: null, order: null })}
-      />
-      {", "}
-      <CardValue
-        label="How it lies"
-        shown={
-          index.kind === "strip"
-            ? stripInWords(index)
-            : index.kind === "features"
-              ? ruleInWords(index)
-              : index.kind === "layer"
-                ? "as they lie"
-                : gridInWords(index)
-        }
-        open={open === "settings"}
-        onOpen={() => onOpen("settings")}
-      />
-      {index.kind === "grid" && (
-        <>
-          , with a buffer of{" "}
-          <EntryValue
-            label="Buffer round the study area"
-            shown={shown.buffer}
-            text={shown.buffer}
-            read={readGround}
-            expected="Enter a length with its unit, such as 50 m."
-            onTry={(buffer) => offer(buffer === null ? null : { buffer })}
-            onSave={(buffer) => keep("Buffer", { buffer })}
-            foretold={foretold}
-            problem={problem}
+      {rich(t("Cover <1/> with <2/><3/><4/><5/><6/><7/> (true <8/>)<9/>, named <10/>, and ordered <11/>."), {
+        1: (
+          <ChoiceValue
+            label={t("Study area")}
+            value={typeof index.area === "string" ? index.area : ""}
+            shown={areaInWords(book)}
+            choices={book.document.layers
+              .filter((known) => !known.raster)
+              .map((layer) => ({ value: layer.id, title: layer.title }))}
+            onChoose={(id) => keep("Study area", { area: id })}
           />
-        </>
-      )}
-      {(index.kind !== "features" || shown.scale_rule.kind === "fixed") && (
-        <>
-          , at{" "}
-          <EntryValue
-            label="Scale"
-            shown={ratio(index.scale)}
-            text={written(index.scale)}
-            unit="1 : n"
-            read={readScale}
-            expected="Enter a scale, such as 2500 or 1:2,500."
-            onTry={(scale) => offer(scale === null ? null : { scale })}
-            onSave={(scale) => keep("Scale", { scale })}
-            foretold={foretold}
-            problem={problem}
+        ),
+        2: (
+          <ChoiceValue
+            label={t("Kind of index")}
+            value={index.kind}
+            choices={[...KINDS]}
+            onChoose={(kind) => keep("Kind of index", { kind: kind as "grid", naming: null, order: null })}
           />
-        </>
-      )}
-      {index.kind === "features" && shown.scale_rule.kind !== "fixed" ? ", with scales" : ""} (true{" "}
-      <ChoiceValue
-        label="What the scale holds"
-        value={shown.held}
-        onChoose={(held) => keep("Scale held", { held: held as "projection" | "ellipsoid" })}
-        choices={[
-          { value: "projection", title: "on the projection", note: "as most printed maps" },
-          { value: "ellipsoid", title: "on the ellipsoid", note: "at each sheet’s centre" },
-        ]}
-      />
-      )
-      {index.kind !== "layer" && (
-        <>
-          , overlapping by{" "}
-          <EntryValue
-            label="Overlap of neighbours"
-            shown={overlapInWords(index)}
-            text={overlapAsText(index)}
-            read={readOverlap}
-            expected="Enter 8 mm, 5 % or 20 m; or one for each way: 8 mm; 5 mm."
-            onTry={(overlap) => offer(overlap === null ? null : { overlap })}
-            onSave={(overlap) => keep("Overlap", { overlap, overlap_mm: null })}
-            foretold={foretold}
-            problem={problem}
+        ),
+        3: ", ",
+        4: (
+          <CardValue
+            label={t("How it lies")}
+            shown={
+              index.kind === "strip"
+                ? stripInWords(index)
+                : index.kind === "features"
+                  ? ruleInWords(index)
+                  : index.kind === "layer"
+                    ? t("as they lie")
+                    : gridInWords(index)
+            }
+            open={open === "settings"}
+            onOpen={() => onOpen("settings")}
           />
-        </>
-      )}
-      , named{" "}
-      <CardValue label="Names" shown={namesInWords(book)} open={open === "names"} onOpen={() => onOpen("names")} />, and
-      ordered <OrderValues index={index} onSave={(order) => keep("Order", { order } as IndexPatch)} />.
+        ),
+        5: index.kind === "grid" && (
+          <>
+            {rich(t(", with a buffer of <1/>"), {
+              1: (
+                <EntryValue
+                  label={t("Buffer round the study area")}
+                  shown={shown.buffer}
+                  text={shown.buffer}
+                  read={readGround}
+                  expected={t("Enter a length with its unit, such as 50 m.")}
+                  onTry={(buffer) => offer(buffer === null ? null : { buffer })}
+                  onSave={(buffer) => keep("Buffer", { buffer })}
+                  foretold={foretold}
+                  problem={problem}
+                />
+              ),
+            })}
+          </>
+        ),
+        6: (index.kind !== "features" || shown.scale_rule.kind === "fixed") && (
+          <>
+            {rich(t(", at <1/>"), {
+              1: (
+                <EntryValue
+                  label={t("Scale")}
+                  shown={ratio(index.scale)}
+                  text={written(index.scale)}
+                  unit="1 : n"
+                  read={readScale}
+                  expected={t("Enter a scale, such as 2500 or 1:2,500.")}
+                  onTry={(scale) => offer(scale === null ? null : { scale })}
+                  onSave={(scale) => keep("Scale", { scale })}
+                  foretold={foretold}
+                  problem={problem}
+                />
+              ),
+            })}
+          </>
+        ),
+        7: index.kind === "features" && shown.scale_rule.kind !== "fixed" ? t(", with scales") : "",
+        8: (
+          <ChoiceValue
+            label={t("What the scale holds")}
+            value={shown.held}
+            onChoose={(held) => keep("Scale held", { held: held as "projection" | "ellipsoid" })}
+            choices={[
+              { value: "projection", title: t("on the projection"), note: t("as most printed maps") },
+              { value: "ellipsoid", title: t("on the ellipsoid"), note: t("at each sheet’s centre") },
+            ]}
+          />
+        ),
+        9: index.kind !== "layer" && (
+          <>
+            {rich(t(", overlapping by <1/>"), {
+              1: (
+                <EntryValue
+                  label={t("Overlap of neighbours")}
+                  shown={overlapInWords(index)}
+                  text={overlapAsText(index)}
+                  read={readOverlap}
+                  expected={t("Enter 8 mm, 5 % or 20 m; or one for each way: 8 mm; 5 mm.")}
+                  onTry={(overlap) => offer(overlap === null ? null : { overlap })}
+                  onSave={(overlap) => keep("Overlap", { overlap, overlap_mm: null })}
+                  foretold={foretold}
+                  problem={problem}
+                />
+              ),
+            })}
+          </>
+        ),
+        10: (
+          <CardValue
+            label={t("Names")}
+            shown={namesInWords(book)}
+            open={open === "names"}
+            onOpen={() => onOpen("names")}
+          />
+        ),
+        11: <OrderValues index={index} onSave={(order) => keep("Order", { order } as IndexPatch)} />,
+      })}
     </Statement>
   );
 }
@@ -157,7 +181,7 @@ function OrderValues({
   return (
     <>
       <ChoiceValue
-        label="Order"
+        label={t("Order")}
         value={order}
         choices={ORDERS}
         onChoose={(kind) => onSave({ kind, from: corner, field: null })}
@@ -165,28 +189,34 @@ function OrderValues({
       {["rows", "columns", "rows_back_forth", "columns_back_forth"].includes(order) && (
         <>
           {" "}
-          from{" "}
-          <ChoiceValue
-            label="Begins at"
-            value={corner}
-            choices={CORNERS}
-            onChoose={(from) => onSave({ kind: order, from: from })}
-          />
+          {rich(t("from <1/>"), {
+            1: (
+              <ChoiceValue
+                label={t("Begins at")}
+                value={corner}
+                choices={CORNERS}
+                onChoose={(from) => onSave({ kind: order, from: from })}
+              />
+            ),
+          })}
         </>
       )}
       {["clockwise", "counter_clockwise"].includes(order) && (
         <>
           {" "}
-          from a bearing of{" "}
-          <EntryValue
-            label="Bearing at which it begins"
-            shown={`${start_deg}°`}
-            text={String(start_deg)}
-            unit="°"
-            read={readBearing}
-            expected="Enter degrees from north, 0 to 360."
-            onSave={(start_deg) => onSave({ kind: order, start_deg })}
-          />
+          {rich(t("from a bearing of <1/>"), {
+            1: (
+              <EntryValue
+                label={t("Bearing at which it begins")}
+                shown={`${start_deg}°`}
+                text={String(start_deg)}
+                unit="°"
+                read={readBearing}
+                expected={t("Enter degrees from north, 0 to 360.")}
+                onSave={(start_deg) => onSave({ kind: order, start_deg })}
+              />
+            ),
+          })}
         </>
       )}
       {order === "field" && (
@@ -204,9 +234,9 @@ function AttributeValue({ index, onChoose }: { index: Index; onChoose: (attribut
   const names = useAreaAttributes(index.area);
   return (
     <ChoiceValue
-      label="Field of the order"
+      label={t("Field of the order")}
       value={index.order?.field ?? ""}
-      shown={index.order?.field ?? "choose one"}
+      shown={index.order?.field ?? t("choose one")}
       choices={names.map((name) => ({ value: name, title: name }))}
       onChoose={onChoose}
     />

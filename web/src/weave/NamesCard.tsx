@@ -11,6 +11,7 @@ import { PlaceNameFields } from "./PlaceNameFields";
 import { AttributeChoice } from "./SettingsCard";
 import { limits } from "../generated/limits";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 /** The pattern of names, with what it would call the sheets beside what they are called. */
 export function NamesSettings({
@@ -30,7 +31,7 @@ export function NamesSettings({
   return (
     <>
       <Choice
-        label="Sheet names"
+        label={t("Sheet names")}
         value={kind}
         choices={choices.index_naming.kind}
         onChoose={async (chosen) => set({ kind: chosen })}
@@ -38,7 +39,7 @@ export function NamesSettings({
       {kind === "places" && <PlaceNameFields naming={naming} onSet={set} />}
       {kind === "numbers" && (
         <Measured
-          label="Digits at least"
+          label={t("Digits at least")}
           value={shown.digits}
           limits={limits.index_naming.digits}
           onSave={async (digits) => set({ digits: Math.round(digits) })}
@@ -46,16 +47,16 @@ export function NamesSettings({
       )}
       {kind === "field" && (
         <AttributeChoice
-          label="Field"
+          label={t("Field")}
           index={index}
           value={naming.field}
           onChoose={(attribute) => set({ field: attribute || null })}
         />
       )}
       <Field
-        label="Prefix"
+        label={t("Prefix")}
         value={shown.prefix}
-        placeholder="nothing"
+        placeholder={t("nothing")}
         onSave={async (prefix) => set({ prefix: prefix.slice(0, 40) })}
       />
       <PatternNames tried={tried} />

@@ -6,6 +6,7 @@ import type { IndexPatch } from "../api/indexAnswer";
 import { count } from "../api/words";
 import { toldElsewhere } from "../api/toldElsewhere";
 import type { SheetRenamed as Renamed } from "../generated/answers";
+import { t } from "../texts/t";
 
 /** What the pattern would call the sheets, beside what they are called. */
 export function PatternNames({ tried }: { tried: IndexPatch | null }) {
@@ -21,22 +22,29 @@ export function PatternNames({ tried }: { tried: IndexPatch | null }) {
   return (
     <Box>
       <Typography component="h3" sx={{ fontSize: 14, fontWeight: 700 }}>
-        Names by the pattern
+        {t("Names by the pattern")}
       </Typography>
       <Typography sx={{ fontSize: 13, color: "text.secondary" }}>
         {names.error
           ? names.error.message
           : differ.length === 0
-            ? "All names match the pattern."
-            : `${count(differ.length, "sheet")} would be renamed. Names stay as they are until you rename all.`}
+            ? t("All names match the pattern.")
+            : t("%{value} would be renamed. Names stay as they are until you rename all.", {
+                value: count(differ.length, "sheet"),
+              })}
       </Typography>
       {differ.length > 0 && (
-        <Box sx={{ maxHeight: 170, overflow: "auto", my: 1 }} tabIndex={0} role="region" aria-label="Old and new names">
+        <Box
+          sx={{ maxHeight: 170, overflow: "auto", my: 1 }}
+          tabIndex={0}
+          role="region"
+          aria-label={t("Old and new names")}
+        >
           <Table size="small">
             <TableHead>
               <TableRow>
-                <TableCell>Is</TableCell>
-                <TableCell>Would be</TableCell>
+                <TableCell>{t("Is")}</TableCell>
+                <TableCell>{t("Would be")}</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>
@@ -52,7 +60,7 @@ export function PatternNames({ tried }: { tried: IndexPatch | null }) {
       )}
       {differ.length > 0 && !tried && (
         <Button variant="outlined" onClick={() => void ask("names/anew", {}).catch(toldElsewhere)}>
-          Rename all
+          {t("Rename all")}
         </Button>
       )}
     </Box>

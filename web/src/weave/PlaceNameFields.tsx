@@ -7,6 +7,7 @@ import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
 import { limits } from "../generated/limits";
 import { choices } from "../generated/choices";
+import { t } from "../texts/t";
 
 /** How names by column and row are put together. */
 export function PlaceNameFields({ naming, onSet }: { naming: Naming; onSet: (patch: Partial<Naming>) => void }) {
@@ -15,37 +16,37 @@ export function PlaceNameFields({ naming, onSet }: { naming: Naming; onSet: (pat
     <>
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
         <Choice
-          label="Columns"
+          label={t("Columns")}
           value={shown.columns}
           choices={choices.index_naming.columns}
           onChoose={async (columns) => onSet({ columns })}
         />
         <Choice
-          label="Rows"
+          label={t("Rows")}
           value={shown.rows}
           choices={choices.index_naming.rows}
           onChoose={async (rows) => onSet({ rows })}
         />
         <Choice
-          label="First"
+          label={t("First")}
           value={shown.first}
           choices={choices.index_naming.first}
           onChoose={async (first) => onSet({ first })}
         />
         <Choice
-          label="Rows from"
+          label={t("Rows from")}
           value={shown.rows_from}
           choices={choices.index_naming.rows_from}
           onChoose={async (rows_from) => onSet({ rows_from })}
         />
         <Field
-          label="Separator"
+          label={t("Separator")}
           value={shown.separator}
-          placeholder="nothing"
+          placeholder={t("nothing")}
           onSave={async (separator) => onSet({ separator: separator.slice(0, 5) })}
         />
         <Measured
-          label="Digits at least"
+          label={t("Digits at least")}
           value={shown.digits}
           limits={limits.index_naming.digits}
           onSave={async (digits) => onSet({ digits: Math.round(digits) })}
@@ -59,7 +60,7 @@ export function PlaceNameFields({ naming, onSet }: { naming: Naming; onSet: (pat
             onChange={(event) => onSet({ without_io: event.target.checked })}
           />
         }
-        label="Leave out the letters I and O"
+        label={t("Leave out the letters I and O")}
       />
     </>
   );

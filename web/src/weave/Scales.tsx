@@ -4,13 +4,16 @@ import { useBook } from "../api/book";
 import { post } from "../api/client";
 import type { ScaleCount } from "../api/types";
 import { count, ratio } from "../api/words";
+import { t } from "../texts/t";
 
 // "16 sheets", "more than 4,252": what is known of a scale that was not counted.
 function words(found: ScaleCount): string {
   if (found.count !== null) return count(found.count, "sheet");
   const number = (value: number) => value.toLocaleString("en-GB");
-  if (found.more_than !== undefined) return `more than ${number(found.more_than)}`;
-  return found.fewer_than !== undefined ? `fewer than ${number(found.fewer_than)}` : "not counted";
+  if (found.more_than !== undefined) return t("more than %{more_than}", { more_than: number(found.more_than) });
+  return found.fewer_than !== undefined
+    ? t("fewer than %{fewer_than}", { fewer_than: number(found.fewer_than) })
+    : t("not counted");
 }
 
 /** Neighbouring scales and what they would take, so that none is found by trial and error. */
@@ -27,7 +30,7 @@ export function Scales({ onChoose }: { onChoose: (scale: number) => void }) {
   return (
     <Box
       component="section"
-      aria-label="Neighbouring scales"
+      aria-label={t("Neighbouring scales")}
       sx={{
         position: "absolute",
         left: 14,

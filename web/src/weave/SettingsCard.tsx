@@ -18,6 +18,8 @@ import type { Trial } from "./useIndexTrial";
 import { limits } from "../generated/limits";
 import { choices } from "../generated/choices";
 import { readGround } from "./words";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 export interface Trying {
   // The index as it would be.
@@ -40,7 +42,7 @@ export function SettingsCard({ title, trial, label, onBack, children }: Settings
   return (
     <Card help="index" title={title}>
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
-        Back to the cell
+        {t("Back to the cell")}
       </Button>
       <Box sx={{ display: "grid", gap: 1.5 }}>{children}</Box>
       {trial.trial && (
@@ -58,10 +60,10 @@ export function SettingsCard({ title, trial, label, onBack, children }: Settings
               disabled={!answer || !!problem}
               onClick={() => void trial.keepTrial(label).catch(toldElsewhere)}
             >
-              Apply
+              {t("Apply")}
             </Button>
             <Button color="inherit" onClick={trial.drop}>
-              Cancel
+              {t("Cancel")}
             </Button>
           </Box>
         </Box>
@@ -76,11 +78,14 @@ function Difference({ answer }: { answer: Answer }) {
   return (
     <Typography sx={{ fontSize: 13, color: "text.secondary", mt: 0.5 }}>
       {come.length === 0 && go.length === 0 ? (
-        "All names unchanged."
+        t("All names unchanged.")
       ) : (
         <>
-          {stay} names unchanged{come.length > 0 && <>; {listed(come, 6)} added</>}
-          {go.length > 0 && <>; {listed(go, 6)} removed</>}.
+          {rich(t("<1/> names unchanged<2/><3/>."), {
+            1: stay,
+            2: come.length > 0 && <>{rich(t("; <1/> added"), { 1: listed(come, 6) })}</>,
+            3: go.length > 0 && <>{rich(t("; <1/> removed"), { 1: listed(go, 6) })}</>,
+          })}
         </>
       )}
     </Typography>
@@ -101,20 +106,20 @@ export function GridSettings({ index, onTry }: Trying) {
   return (
     <>
       <Choice
-        label="Fewest sheets"
+        label={t("Fewest sheets")}
         value={fewest}
-        choices={[["no", "the grid lies as set below"], ...choices.index.fewest]}
+        choices={[["no", t("the grid lies as set below")], ...choices.index.fewest]}
         onChoose={async (value) => onTry({ fewest: value === "no" ? null : value })}
       />
       {fewest === "no" && (
         <>
           <Choice
-            label="Grid origin"
+            label={t("Grid origin")}
             value={origin?.kind ?? "centred"}
             choices={[
-              ["centred", "centred on the area"],
-              ["round", "corners on round coordinates"],
-              ["point", "a corner at a point"],
+              ["centred", t("centred on the area")],
+              ["round", t("corners on round coordinates")],
+              ["point", t("a corner at a point")],
             ]}
             onChoose={async (kind) =>
               onTry({
@@ -129,10 +134,10 @@ export function GridSettings({ index, onTry }: Trying) {
           />
           {origin?.kind === "round" && (
             <Field
-              label="Corners on multiples of"
+              label={t("Corners on multiples of")}
               value={origin.multiple ?? ""}
               onSave={async (text) =>
-                onTry({ origin: { multiple: length(text, "Enter a ground length, such as 100 m.") } } as IndexPatch)
+                onTry({ origin: { multiple: length(text, t("Enter a ground length, such as 100 m.")) } } as IndexPatch)
               }
             />
           )}
@@ -141,7 +146,7 @@ export function GridSettings({ index, onTry }: Trying) {
               {(["x", "y"] as const).map((axis) => (
                 <Measured
                   key={axis}
-                  label={axis === "x" ? "East" : "North"}
+                  label={axis === "x" ? t("East") : t("North")}
                   value={origin[axis] ?? 0}
                   limits={{ least: -1e9, most: 1e9 }}
                   onSave={async (value) => onTry({ origin: { [axis]: value } } as IndexPatch)}
@@ -151,11 +156,12 @@ export function GridSettings({ index, onTry }: Trying) {
           )}
           <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
             <Field
-              label="Rotation, ° clockwise"
+              label={t("Rotation, ° clockwise")}
               value={index.rotation_deg === "align" ? "aligned to the area" : written(Number(shown.rotation_deg))}
               onSave={async (text) => {
                 const rotation = readAngle(text);
-                if (rotation === null || Math.abs(rotation) > 180) throw new Error("Enter a value from −180 to 180°.");
+                if (rotation === null || Math.abs(rotation) > 180)
+                  throw new Error(t("Enter a value from −180 to 180°."));
                 onTry({ rotation_deg: rotation === 0 ? null : rotation });
               }}
             />
@@ -163,21 +169,23 @@ export function GridSettings({ index, onTry }: Trying) {
               onClick={() => onTry({ rotation_deg: index.rotation_deg === "align" ? null : "align" })}
               sx={{ flexShrink: 0 }}
             >
-              {index.rotation_deg === "align" ? "No rotation" : "Align to area"}
+              {index.rotation_deg === "align" ? t("No rotation") : t("Align to area")}
             </Button>
           </Box>
           <Box sx={{ display: "flex", gap: 1 }}>
             {(["x", "y"] as const).map((axis) => (
               <Field
                 key={axis}
-                label={axis === "x" ? "Column spacing" : "Row spacing"}
+                label={axis === "x" ? t("Column spacing") : t("Row spacing")}
                 value={index.spacing?.[axis] ?? ""}
-                placeholder="by the overlap"
+                placeholder={t("by the overlap")}
                 onSave={async (text) => {
                   onTry({
                     spacing: {
                       [axis]:
-                        text.trim() === "" ? null : length(text, "Enter a ground length, such as 500 m, or nothing."),
+                        text.trim() === ""
+                          ? null
+                          : length(text, t("Enter a ground length, such as 500 m, or nothing.")),
                     },
                   } as IndexPatch);
                 }}
@@ -187,18 +195,18 @@ export function GridSettings({ index, onTry }: Trying) {
         </>
       )}
       <Choice
-        label="Cells included"
+        label={t("Cells included")}
         value={typeof shown.keep === "number" ? "share" : shown.keep}
         choices={[
-          ["touching", "that touch the area"],
-          ["share", "that hold a share of it"],
-          ["all", "all of the rectangle"],
+          ["touching", t("that touch the area")],
+          ["share", t("that hold a share of it")],
+          ["all", t("all of the rectangle")],
         ]}
         onChoose={async (value) => onTry({ keep: value === "touching" ? null : value === "share" ? 0.1 : "all" })}
       />
       {typeof index.keep === "number" && (
         <Measured
-          label="Minimum share of a cell, %"
+          label={t("Minimum share of a cell, %")}
           value={Math.round(index.keep * 1000) / 10}
           limits={{ least: 0.1, most: 100 }}
           onSave={async (value) => onTry({ keep: value / 100 })}
@@ -214,29 +222,29 @@ export function StripSettings({ index, onTry }: Trying) {
   return (
     <>
       <Measured
-        label="Clearance beside the line, mm"
+        label={t("Clearance beside the line, mm")}
         value={shown.clearance_mm}
         limits={limits.index.clearance_mm}
         onSave={async (clearance_mm) => onTry({ clearance_mm })}
       />
       <Choice
-        label="Rotation along the strip"
+        label={t("Rotation along the strip")}
         value={shown.upward}
         choices={choices.index.upward}
         onChoose={async (upward) => onTry({ upward: upward === "route" ? "route" : null })}
       />
       {index.upward !== "route" && (
         <Measured
-          label="Maximum rotation, °"
+          label={t("Maximum rotation, °")}
           value={shown.maximum_rotation_deg}
           limits={limits.index.maximum_rotation_deg}
           onSave={async (maximum_rotation_deg) => onTry({ maximum_rotation_deg })}
         />
       )}
       <Field
-        label="Gap tolerance"
+        label={t("Gap tolerance")}
         value={shown.gap_tolerance}
-        onSave={async (text) => onTry({ gap_tolerance: length(text, "Enter a ground length, such as 20 m.") })}
+        onSave={async (text) => onTry({ gap_tolerance: length(text, t("Enter a ground length, such as 20 m.")) })}
       />
       <FormControlLabel
         control={
@@ -246,7 +254,7 @@ export function StripSettings({ index, onTry }: Trying) {
             onChange={(event) => onTry({ reverse: event.target.checked || null })}
           />
         }
-        label="Reverse direction"
+        label={t("Reverse direction")}
       />
     </>
   );
@@ -262,7 +270,7 @@ export function FeatureSettings({ index, onTry }: Trying) {
   return (
     <>
       <Choice
-        label="Scale rule"
+        label={t("Scale rule")}
         value={rule.kind}
         choices={choices.index_scale_rule.kind.map(([kind, title]) => [
           kind,
@@ -272,38 +280,38 @@ export function FeatureSettings({ index, onTry }: Trying) {
       />
       {(rule.kind === "fit" || rule.kind === "standard_scales") && (
         <Field
-          label="Margin"
+          label={t("Margin")}
           value={shownRule.margin}
           onSave={async (text) => {
             if (!/^\s*\d+(\.\d+)?\s*(%|mm|in|pt)\s*$/.test(text))
-              throw new Error("Enter a share (10 %) or a width on paper (8 mm).");
+              throw new Error(t("Enter a share (10 %) or a width on paper (8 mm)."));
             onTry({ scale_rule: { margin: text.trim() } } as IndexPatch);
           }}
         />
       )}
       {rule.kind === "standard_scales" && (
         <Field
-          label="Standard scales"
+          label={t("Standard scales")}
           value={shownRule.standard_scales.join("; ")}
           multiline
           onSave={async (text) => {
             const scales = text.split(";").map((part) => readScale(part));
             if (scales.some((scale) => scale === null))
-              throw new Error("Enter scales separated by semicolons, such as 500; 1000; 2500.");
+              throw new Error(t("Enter scales separated by semicolons, such as 500; 1000; 2500."));
             onTry({ scale_rule: { standard_scales: scales as number[] } } as IndexPatch);
           }}
         />
       )}
       {rule.kind === "field" && (
         <AttributeChoice
-          label="Scale field"
+          label={t("Scale field")}
           index={index}
           value={rule.field}
           onChoose={(attribute) => onTry({ scale_rule: { field: attribute || null } } as IndexPatch)}
         />
       )}
       <Choice
-        label="Centred on"
+        label={t("Centred on")}
         value={shown.centre}
         choices={choices.index.centre}
         onChoose={async (centre) => onTry({ centre: centre === "extent" ? null : (centre as "inner") })}
@@ -316,10 +324,10 @@ export function FeatureSettings({ index, onTry }: Trying) {
             onChange={(event) => onTry({ several: event.target.checked || null })}
           />
         }
-        label="Several sheets for features larger than the frame"
+        label={t("Several sheets for features larger than the frame")}
       />
       <AttributeChoice
-        label="Named by"
+        label={t("Named by")}
         index={index}
         value={index.naming?.field}
         onChoose={(attribute) => onTry({ naming: attribute ? { kind: "field", field: attribute } : null })}
@@ -334,28 +342,28 @@ export function LayerSettings({ index, onTry }: Trying) {
   return (
     <>
       <AttributeChoice
-        label="Named by"
+        label={t("Named by")}
         index={index}
         value={index.naming?.field}
         onChoose={(attribute) => onTry({ naming: attribute ? { kind: "field", field: attribute } : null })}
       />
       <AttributeChoice
-        label="Scale field"
+        label={t("Scale field")}
         index={index}
         value={index.scale_field}
-        none={`none: ${ratio(index.scale)}`}
+        none={t("none: %{scale}", { scale: ratio(index.scale) })}
         onChoose={(attribute) => onTry({ scale_field: attribute || null })}
       />
       <AttributeChoice
-        label="Rotation field"
+        label={t("Rotation field")}
         index={index}
         value={index.rotation_field}
-        none="none: as the shapes lie"
+        none={t("none: as the shapes lie")}
         onChoose={(attribute) => onTry({ rotation_field: attribute || null })}
       />
       {index.rotation_field && (
         <Choice
-          label="Rotation counts"
+          label={t("Rotation counts")}
           value={shown.rotation_sense}
           choices={choices.index.rotation_sense}
           onChoose={async (rotation_sense) => onTry({ rotation_sense })}
@@ -370,7 +378,7 @@ export function AttributeChoice({
   label,
   index,
   value,
-  none = "none: their identity",
+  none = t("none: their identity"),
   onChoose,
 }: {
   label: string;

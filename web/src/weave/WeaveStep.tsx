@@ -14,6 +14,8 @@ import { Scales } from "./Scales";
 import { CoverageLine, answerLine } from "./answerInWords";
 import { useCellSelection } from "./useCellSelection";
 import { useIndexTrial } from "./useIndexTrial";
+import { t } from "../texts/t";
+import { rich } from "../texts/rich";
 
 /** Which cells cover the study area, at which scale. */
 export function WeaveStep() {
@@ -60,9 +62,7 @@ export function WeaveStep() {
         onOpen={show}
         answer={
           tried && trial.answer ? (
-            <>
-              It would be {answerLine(trial.answer)} {trial.answer.notes?.join(" ")}
-            </>
+            <>{rich(t("It would be <1/> <2/>"), { 1: answerLine(trial.answer), 2: trial.answer.notes?.join(" ") })}</>
           ) : cover.data ? (
             <CoverageLine answer={cover.data} onOpen={() => show("cover")} />
           ) : cover.error ? (
@@ -75,7 +75,7 @@ export function WeaveStep() {
       <Box sx={{ flex: 1, minHeight: 0, display: "flex", position: "relative" }}>
         <GroundMap
           clearLeft
-          label="The cells of the index over the ground"
+          label={t("The cells of the index over the ground")}
           box={place ?? box}
           cells={book.cells}
           ghosts={tried && trial.answer ? trial.answer.cells : null}
@@ -92,7 +92,7 @@ export function WeaveStep() {
             onClick={() => setAdding(!adding)}
             sx={{ bgcolor: adding ? undefined : "background.paper" }}
           >
-            {adding ? "Click on the map to place it" : "Add a cell"}
+            {adding ? t("Click on the map to place it") : t("Add a cell")}
           </Button>
           <Button
             variant="outlined"
@@ -100,7 +100,7 @@ export function WeaveStep() {
             onClick={() => show(open === "cover" ? "cell" : "cover")}
             sx={{ bgcolor: "background.paper" }}
           >
-            Coverage and files
+            {t("Coverage and files")}
           </Button>
         </Box>
         {byScale && <Scales onChoose={(scale) => trial.keep("Scale", { scale }).catch(toldElsewhere)} />}

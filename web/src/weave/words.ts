@@ -5,15 +5,16 @@ import { choices } from "../generated/choices";
 import { indexKinds, lengthUnits } from "../generated/kinds";
 import { filled } from "../fields/filled";
 import { defaults } from "../generated/defaults";
+import { t } from "../texts/t";
 
 type IndexKind = (typeof indexKinds)[number][0];
 
 // What an index does, in the words of the sentence.
 const SAID: Record<IndexKind, { title: string; note: string }> = {
-  grid: { title: "a grid", note: "rows and columns over an area" },
-  strip: { title: "a strip", note: "frames rotated to follow a line" },
-  features: { title: "a sheet for each feature", note: "of the study area" },
-  layer: { title: "the shapes of a layer", note: "an index drawn elsewhere" },
+  grid: { title: t("a grid"), note: t("rows and columns over an area") },
+  strip: { title: t("a strip"), note: t("frames rotated to follow a line") },
+  features: { title: t("a sheet for each feature"), note: t("of the study area") },
+  layer: { title: t("the shapes of a layer"), note: t("an index drawn elsewhere") },
 };
 export const KINDS = indexKinds.map(([value]) => ({ value, ...SAID[value] }));
 
@@ -50,12 +51,12 @@ export function overlapInWords(index: Index): string {
   const plain = mm(shown.overlap_mm);
   const x = index.overlap?.x ?? plain,
     y = index.overlap?.y ?? plain;
-  return x === y || index.kind === "strip" ? x : `${x} across, ${y} down`;
+  return x === y || index.kind === "strip" ? x : t("%{x} across, %{y} down", { x, y });
 }
 
 export const overlapAsText = (index: Index) => {
   const shown = filled(index, defaults.index);
-  const plain = `${shown.overlap_mm} mm`;
+  const plain = t("%{overlap_mm} mm", { overlap_mm: shown.overlap_mm });
   const x = index.overlap?.x ?? plain,
     y = index.overlap?.y ?? plain;
   return x === y ? x : `${x}; ${y}`;
@@ -64,28 +65,34 @@ export const overlapAsText = (index: Index) => {
 /** How a grid lies, in a few words. */
 export function gridInWords(index: Index): string {
   if (index.fewest)
-    return index.fewest === "turned" ? "moved and rotated for the fewest sheets" : "moved for the fewest sheets";
+    return index.fewest === "turned" ? t("moved and rotated for the fewest sheets") : t("moved for the fewest sheets");
   const step =
     index.spacing?.x || index.spacing?.y
-      ? `, spaced ${index.spacing.x ?? "by the overlap"}${index.spacing.y && index.spacing.y !== index.spacing.x ? ` and ${index.spacing.y}` : ""}`
+      ? t(", spaced %{value}%{value2}", {
+          value: index.spacing.x ?? t("by the overlap"),
+          value2:
+            index.spacing.y && index.spacing.y !== index.spacing.x
+              ? t(" and %{spacing}", { spacing: index.spacing.y })
+              : "",
+        })
       : "";
   const start =
     index.origin?.kind === "round"
-      ? `corners on multiples of ${index.origin.multiple}`
+      ? t("corners on multiples of %{multiple}", { multiple: index.origin.multiple })
       : index.origin?.kind === "point"
-        ? "from a point"
+        ? t("from a point")
         : "centred";
   const turn =
     index.rotation_deg === "align"
-      ? ", aligned to the area"
+      ? t(", aligned to the area")
       : index.rotation_deg
-        ? `, rotated ${index.rotation_deg}° clockwise`
+        ? t(", rotated %{rotation_deg}° clockwise", { rotation_deg: index.rotation_deg })
         : "";
   const keep =
     index.keep === "all"
-      ? ", all cells"
+      ? t(", all cells")
       : typeof index.keep === "number"
-        ? `, cells at least ${Math.round(index.keep * 1000) / 10} % full`
+        ? t(", cells at least %{value} % full", { value: Math.round(index.keep * 1000) / 10 })
         : "";
   return start + step + turn + keep;
 }
@@ -94,25 +101,40 @@ export function gridInWords(index: Index): string {
 export function stripInWords(index: Index): string {
   const shown = filled(index, defaults.index);
   const turn = shown.maximum_rotation_deg;
-  return `${mm(shown.clearance_mm)} clear of the sides, ${index.upward === "route" ? "rotated along the route" : turn === 0 ? "no rotation" : turn === 180 ? "free rotation" : `rotation up to ${turn}°`}${index.reverse ? ", reversed" : ""}`;
+  return t("%{clearance_mm} clear of the sides, %{value}%{value2}", {
+    clearance_mm: mm(shown.clearance_mm),
+    value:
+      index.upward === "route"
+        ? t("rotated along the route")
+        : turn === 0
+          ? t("no rotation")
+          : turn === 180
+            ? t("free rotation")
+            : t("rotation up to %{turn}°", { turn }),
+    value2: index.reverse ? t(", reversed") : "",
+  });
 }
 
 /** The scale rule, as a sentence says it. */
 export function ruleInWords(index: Index): string {
   switch (index.scale_rule?.kind) {
     case "fit":
-      return `at a scale that fits each with a margin of ${filled(index.scale_rule, defaults.index_scale_rule).margin}`;
+      return t("at a scale that fits each with a margin of %{value}", {
+        value: filled(index.scale_rule, defaults.index_scale_rule).margin,
+      });
     case "standard_scales":
-      return "at the first standard scale that fits";
+      return t("at the first standard scale that fits");
     case "field":
-      return `at the scale in ${index.scale_rule.field ?? "a field"}`;
+      return t("at the scale in %{value}", { value: index.scale_rule.field ?? t("a field") });
     default:
-      return "at the same scale";
+      return t("at the same scale");
   }
 }
 
 /** How sheets are called: the core's own example of the pattern, or the attribute. */
 export function namesInWords({ naming, document }: Book): string {
   if (naming.example.length > 0) return `${naming.example.join(", ")}…`;
-  return document.index.naming?.field ? `by ${document.index.naming.field}` : "by their identity";
+  return document.index.naming?.field
+    ? t("by %{field}", { field: document.index.naming.field })
+    : t("by their identity");
 }

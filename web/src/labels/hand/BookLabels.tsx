@@ -7,6 +7,8 @@ import { toldElsewhere } from "../../api/toldElsewhere";
 import { pageAt, pageCount } from "../../frame/bookPages";
 import { useSheet } from "../../frame/useSheet";
 import { labelsPath, type UnplacedLabel, type SheetLabels } from "./useLabels";
+import { t } from "../../texts/t";
+import { rich } from "../../texts/rich";
 
 interface Found {
   number: number;
@@ -36,13 +38,13 @@ export function BookLabels() {
   const running = found !== null && !found.done && !stopped.current;
   const total = found?.list.reduce((sum, page) => sum + page.unplaced.length, 0) ?? 0;
   return (
-    <Box component="section" aria-label="Labels of the whole book" sx={{ mt: 1, fontSize: 13 }}>
+    <Box component="section" aria-label={t("Labels of the whole book")} sx={{ mt: 1, fontSize: 13 }}>
       {running ? (
         <>
           <LinearProgress
             variant="determinate"
             value={(found.pages / pages) * 100}
-            aria-label={`${found.pages} of ${pages} pages looked at`}
+            aria-label={t("%{pages} of %{pages2} pages looked at", { pages: found.pages, pages2: pages })}
           />
           <Button
             onClick={() => {
@@ -50,18 +52,26 @@ export function BookLabels() {
               setFound((known) => known && { ...known });
             }}
           >
-            Stop
+            {t("Stop")}
           </Button>
         </>
       ) : (
-        <Button onClick={() => void look().catch(toldElsewhere)}>Check the whole book for unplaced labels</Button>
+        <Button onClick={() => void look().catch(toldElsewhere)}>
+          {t("Check the whole book for unplaced labels")}
+        </Button>
       )}
       {found && (
         <>
           <div role="status">
-            {total === 0 ? "All labels are placed" : count(total, "unplaced label")} on {count(found.pages, "page")}
-            {found.pages < pages && !running ? `; ${pages - found.pages} were not looked at` : ""}
-            {found.revision !== book.revision ? ", before the last change" : ""}.
+            {rich(t("<1/> on <2/><3/><4/>."), {
+              1: total === 0 ? t("All labels are placed") : count(total, "unplaced label"),
+              2: count(found.pages, "page"),
+              3:
+                found.pages < pages && !running
+                  ? t("; %{value} were not looked at", { value: pages - found.pages })
+                  : "",
+              4: found.revision !== book.revision ? t(", before the last change") : "",
+            })}
           </div>
           {found.list.map((page) => (
             <Box key={page.number}>

@@ -3,6 +3,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { arrowWay } from "../../page/arrowWay";
 import { keyOf, type Labels, type PlacedLabel } from "./useLabels";
 import { toldElsewhere } from "../../api/toldElsewhere";
+import { t } from "../../texts/t";
 
 interface LabelsOnPageProps {
   labels: Labels;
@@ -65,7 +66,7 @@ export function LabelsOnPage({ labels, perMm, width, height, picked, onPick }: L
   return (
     <Box
       component="svg"
-      aria-label="Labels of the page"
+      aria-label={t("Labels of the page")}
       role="group"
       viewBox={`0 0 ${width} ${height}`}
       sx={{ position: "absolute", inset: 0, width: "100%", height: "100%", pointerEvents: "none" }}
@@ -80,7 +81,7 @@ export function LabelsOnPage({ labels, perMm, width, height, picked, onPick }: L
             role="button"
             tabIndex={0}
             aria-pressed={chosen}
-            aria-label={`Label ${label.text}${label.by_hand ? ", by hand" : ""}`}
+            aria-label={t("Label %{text}%{value}", { text: label.text, value: label.by_hand ? t(", by hand") : "" })}
             data-label={label.text}
             transform={chosen && way ? `translate(${way[0]} ${way[1]})` : undefined}
             onPointerDown={(event) => down(event, label)}
@@ -125,7 +126,7 @@ export function LabelsOnPage({ labels, perMm, width, height, picked, onPick }: L
           strokeWidth={2 / perMm}
           style={{ pointerEvents: "auto" }}
         >
-          <title>{`${label.layer}: “${label.text}” is not placed`}</title>
+          <title>{t("%{layer}: “%{text}” is not placed", { layer: label.layer, text: label.text })}</title>
           <circle cx={label.x} cy={label.y} r={6 / perMm} fill="#fffdf6" fillOpacity={0.8} />
           <path
             d={`M${label.x - 3 / perMm} ${label.y - 3 / perMm}l${6 / perMm} ${6 / perMm}m0 ${-6 / perMm}l${-6 / perMm} ${6 / perMm}`}

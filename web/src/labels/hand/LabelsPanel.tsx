@@ -10,17 +10,22 @@ import { Measured } from "../../fields/Measured";
 import { BookLabels } from "./BookLabels";
 import { keyOf, type Labels, type PlacedLabel } from "./useLabels";
 import { limits } from "../../generated/limits";
+import { t } from "../../texts/t";
+import { rich } from "../../texts/rich";
 
 // What an entry is about, by the label that the page has of it, if it has one.
 const about = (entry: LabelByHand) =>
-  entry.text?.split("\n")[0] || entry.feature.value || entry.feature.text || `feature ${entry.feature.id}`;
+  entry.text?.split("\n")[0] ||
+  entry.feature.value ||
+  entry.feature.text ||
+  t("feature %{feature}", { feature: entry.feature.id });
 
 const done = (entry: LabelByHand) =>
   [
     entry.hidden && "hidden",
     (entry.offset_mm || entry.at) && "moved",
     entry.rotation_deg !== undefined && "turned",
-    entry.text !== undefined && "other text",
+    entry.text !== undefined && t("other text"),
   ]
     .filter(Boolean)
     .join(", ");
@@ -43,9 +48,9 @@ export function LabelsPanel({
   const label = data?.placed.find((known) => keyOf(known) === picked);
   return (
     <>
-      <Heading text="Labels" />
+      <Heading text={t("Labels")} />
       <Flag
-        label="Edit the labels on the page"
+        label={t("Edit the labels on the page")}
         value={shown}
         onSave={(value) => {
           onShown(value);
@@ -56,14 +61,14 @@ export function LabelsPanel({
       {shown && data && !label && (
         <Box sx={{ fontSize: 13, color: "text.secondary" }}>
           {data.to_ground
-            ? "Click a label to select it; drag it, or use the arrow keys."
-            : "The labels of this page cannot be moved by hand."}
+            ? t("Click a label to select it; drag it, or use the arrow keys.")
+            : t("The labels of this page cannot be moved by hand.")}
         </Box>
       )}
       {shown && label && <PickedLabel key={picked} labels={labels} label={label} />}
       {shown && data && data.unplaced.length > 0 && (
-        <Box component="section" aria-label="Unplaced labels" sx={{ mt: 1, fontSize: 13 }}>
-          <b>{count(data.unplaced.length, "label")} without room</b>
+        <Box component="section" aria-label={t("Unplaced labels")} sx={{ mt: 1, fontSize: 13 }}>
+          <b>{rich(t("<1/> without room"), { 1: count(data.unplaced.length, "label") })}</b>
           <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
             {data.unplaced.map((label, index) => (
               <li key={index}>
@@ -92,9 +97,9 @@ function ByHand({ labels, placed }: { labels: Labels; placed: PlacedLabel[] }) {
   const elsewhere = here.length - listed.length;
   if (here.length === 0) return null;
   return (
-    <Box component="section" aria-label="Labels by hand" sx={{ mt: 1, fontSize: 13 }}>
-      <b>{count(listed.length, "label")} by hand</b>
-      {elsewhere > 0 && ` here; ${elsewhere} on other sheets`}
+    <Box component="section" aria-label={t("Labels by hand")} sx={{ mt: 1, fontSize: 13 }}>
+      <b>{rich(t("<1/> by hand"), { 1: count(listed.length, "label") })}</b>
+      {elsewhere > 0 && t(" here; %{elsewhere} on other sheets", { elsewhere })}
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
         {listed.map((entry) => (
           <Box component="li" key={JSON.stringify(entry)} sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
@@ -102,22 +107,22 @@ function ByHand({ labels, placed }: { labels: Labels; placed: PlacedLabel[] }) {
               {title(entry)}{" "}
               <Box component="span" sx={{ color: "text.secondary" }}>
                 {done(entry)}
-                {entry.sheet === undefined ? ", on all sheets" : ""}
+                {entry.sheet === undefined ? t(", on all sheets") : ""}
               </Box>
             </span>
             <Button
               sx={{ ml: "auto", py: 0, minHeight: 24 }}
-              aria-label={`Reset ${title(entry)}`}
+              aria-label={t("Reset %{entry}", { entry: title(entry) })}
               onClick={() => void labels.reset([entry], `Reset the label ${title(entry)}`).catch(toldElsewhere)}
             >
-              Reset
+              {t("Reset")}
             </Button>
           </Box>
         ))}
       </Box>
       {listed.length > 1 && (
         <Button onClick={() => void labels.reset(listed, "Reset the labels of a page").catch(toldElsewhere)}>
-          Reset all of these
+          {t("Reset all of these")}
         </Button>
       )}
     </Box>
@@ -139,14 +144,14 @@ function PickedLabel({ labels, label }: { labels: Labels; label: PlacedLabel }) 
         </Box>
       </Box>
       <Field
-        label="Text by hand"
+        label={t("Text by hand")}
         value={own?.text ?? ""}
         placeholder={label.text}
         multiline
         onSave={(text) => edit({ text: text.trim() === "" ? undefined : text }, "Text of the label")}
       />
       <Measured
-        label="Rotation, ° clockwise"
+        label={t("Rotation, ° clockwise")}
         value={own?.rotation_deg ?? 0}
         limits={limits.label_by_hand.rotation_deg}
         onSave={(rotation_deg) =>
@@ -160,11 +165,11 @@ function PickedLabel({ labels, label }: { labels: Labels; label: PlacedLabel }) 
         }
       />
       <Choice
-        label="Applies to"
+        label={t("Applies to")}
         value={own === undefined || own.sheet !== undefined ? "here" : "all"}
         choices={[
-          ["here", "this sheet"],
-          ["all", "every sheet that shows it"],
+          ["here", t("this sheet")],
+          ["all", t("every sheet that shows it")],
         ]}
         onChoose={(where) =>
           where === "here"
@@ -175,11 +180,11 @@ function PickedLabel({ labels, label }: { labels: Labels; label: PlacedLabel }) 
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
         {!fixed && (
           <Button onClick={() => void edit(placed(label, label.middle), "Fix the position of the label")}>
-            Fix position
+            {t("Fix position")}
           </Button>
         )}
-        <Button onClick={() => void edit({ hidden: true }, "Hide the label")}>Hide</Button>
-        {own && <Button onClick={() => void labels.reset([own], `Reset the label ${label.text}`)}>Reset</Button>}
+        <Button onClick={() => void edit({ hidden: true }, "Hide the label")}>{t("Hide")}</Button>
+        {own && <Button onClick={() => void labels.reset([own], `Reset the label ${label.text}`)}>{t("Reset")}</Button>}
       </Box>
     </Box>
   );

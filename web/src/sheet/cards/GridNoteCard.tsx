@@ -6,6 +6,7 @@ import { useLayout } from "../layout";
 import { TypeFields } from "../TextFields";
 import type { ElementOf } from "../../api/types";
 import type { KindCard } from "./KindCard";
+import { t } from "../../texts/t";
 
 /** Of which grid a note tells the spacing, and its type. */
 export const GridNoteCard: KindCard<ElementOf<"grid_note">> = ({ element, onSave }) => {
@@ -13,10 +14,10 @@ export const GridNoteCard: KindCard<ElementOf<"grid_note">> = ({ element, onSave
   const grids = layout.elements.find(isFrame)?.grids ?? [];
   return (
     <>
-      <Heading text="Note" />
+      <Heading text={t("Note")} />
       <Box sx={{ display: "grid", gap: 1 }}>
         <Choice
-          label="Tells the spacing of"
+          label={t("Tells the spacing of")}
           value={element.grid ?? grids[0]?.id ?? ""}
           choices={grids.map((grid) => [grid.id, grid.title ?? grid.id] as const)}
           onChoose={(grid) => onSave({ grid })}

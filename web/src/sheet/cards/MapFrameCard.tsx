@@ -2,6 +2,7 @@ import { Checkbox, FormControlLabel } from "@mui/material";
 import { toldElsewhere } from "../../api/toldElsewhere";
 import type { ElementOf } from "../../api/types";
 import type { KindCard } from "./KindCard";
+import { t } from "../../texts/t";
 
 /** Whether the map frame says where its neighbours take over. (Its ground, grids and border stand above.) */
 export const MapFrameCard: KindCard<ElementOf<"map_frame">> = ({ element, onSave }) => (
@@ -14,6 +15,6 @@ export const MapFrameCard: KindCard<ElementOf<"map_frame">> = ({ element, onSave
         onChange={(event) => void onSave({ match_lines: event.target.checked ? {} : undefined }).catch(toldElsewhere)}
       />
     }
-    label="Match lines with the neighbours’ names"
+    label={t("Match lines with the neighbours’ names")}
   />
 );

@@ -10,6 +10,7 @@ import { Heading } from "../../frame/Card";
 import { ImportArtwork } from "../ImportArtwork";
 import { whole } from "../kinds";
 import type { KindCard } from "./KindCard";
+import { t } from "../../texts/t";
 
 /** Which picture or drawing an element shows, how it lies in its box, and what it says to those who do not see it. */
 export const PictureCard: KindCard<ElementOf<"picture">> = ({ element, onSave }) => {
@@ -29,23 +30,25 @@ export const PictureCard: KindCard<ElementOf<"picture">> = ({ element, onSave })
         ? { picture: id, drawing: undefined, colour: undefined }
         : { drawing: id, picture: undefined, fit: undefined },
     );
-  const value = element.picture ? `picture ${element.picture}` : `drawing ${element.drawing}`;
+  const value = element.picture
+    ? t("picture %{picture}", { picture: element.picture })
+    : t("drawing %{drawing}", { drawing: element.drawing });
   const known = [
     ...pictures.map((entry) => ({ kind: "picture", ...entry })),
     ...drawings.map((entry) => ({ kind: "drawing", ...entry })),
   ];
   return (
     <>
-      <Heading text="Picture" />
+      <Heading text={t("Picture")} />
       <Box sx={{ display: "grid", gap: 1 }}>
         <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
           {!element.picture && (
-            <Colour label="Colour of the drawing" value={shown.colour} onSave={(colour) => onSave({ colour })} />
+            <Colour label={t("Colour of the drawing")} value={shown.colour} onSave={(colour) => onSave({ colour })} />
           )}
           <TextField
             select
             fullWidth
-            label="Shows"
+            label={t("Shows")}
             value={known.some((entry) => `${entry.kind} ${entry.id}` === value) ? value : ""}
             onChange={(event) =>
               void choose(...(event.target.value.split(" ") as [string, string])).catch(toldElsewhere)
@@ -64,22 +67,22 @@ export const PictureCard: KindCard<ElementOf<"picture">> = ({ element, onSave })
         {element.picture && (
           <TextField
             select
-            label="Fit"
+            label={t("Fit")}
             value={shown.fit}
             onChange={(event) =>
               void onSave({ fit: event.target.value as ElementOf<"picture">["fit"] }).catch(toldElsewhere)
             }
           >
-            <MenuItem value="inside">whole, in its proportion</MenuItem>
-            <MenuItem value="fill">fills the box, cut by it</MenuItem>
+            <MenuItem value="inside">{t("whole, in its proportion")}</MenuItem>
+            <MenuItem value="fill">{t("fills the box, cut by it")}</MenuItem>
           </TextField>
         )}
         <Field
-          label="Alternative text, for tagged PDF"
+          label={t("Alternative text, for tagged PDF")}
           value={element.alternative ?? ""}
           onSave={(text) => onSave({ alternative: text.trim() || undefined })}
         />
-        <ImportArtwork title="Import a picture" label="Your own picture" onBrought={choose} />
+        <ImportArtwork title={t("Import a picture")} label={t("Your own picture")} onBrought={choose} />
       </Box>
     </>
   );

@@ -2,11 +2,12 @@ import { Heading } from "../../frame/Card";
 import { PanelFields } from "../PanelFields";
 import type { ElementOf } from "../../api/types";
 import type { KindCard } from "./KindCard";
+import { t } from "../../texts/t";
 
 /** How a box, an ellipse or the neatline is drawn. */
 export const ShapeCard: KindCard<ElementOf<"box" | "ellipse" | "neatline">> = ({ element, onSave }) => (
   <>
-    <Heading text="Look" />
+    <Heading text={t("Look")} />
     <PanelFields element={element} onSave={onSave} />
   </>
 );

@@ -12,6 +12,8 @@ import { useLayout } from "../layout";
 import type { KeepFrame } from "./FrameFields";
 import { NumberOf } from "../../fields/NumberOf";
 import { choices } from "../../generated/choices";
+import { t } from "../../texts/t";
+import { rich } from "../../texts/rich";
 
 /** The cells of the index over the ground of a frame. */
 export function CellsFields({ element, onSave }: { element: GriddedElement; onSave: KeepFrame }) {
@@ -19,17 +21,17 @@ export function CellsFields({ element, onSave }: { element: GriddedElement; onSa
   const always = element.kind === "index_frame" || element.kind === "locator";
   const cells = whole(element).cells as CellsShown | undefined;
   const keep = (patch: Partial<CellsShown>) => onSave({ cells: { ...cells, ...patch } }, "Cells");
-  if (!cells) return <Flag label="Show the cells" value={false} onSave={() => onSave({ cells: {} }, "Cells")} />;
+  if (!cells) return <Flag label={t("Show the cells")} value={false} onSave={() => onSave({ cells: {} }, "Cells")} />;
   const shown = filled(cells, defaults.cells_shown);
   return (
     <div style={{ display: "grid", gap: 8 }}>
-      {!always && <Flag label="Show the cells" value onSave={() => onSave({ cells: undefined }, "Cells")} />}
+      {!always && <Flag label={t("Show the cells")} value onSave={() => onSave({ cells: undefined }, "Cells")} />}
       <ColourBeside
-        colour={<Colour label="Colour of the cells" value={shown.colour} onSave={(colour) => keep({ colour })} />}
+        colour={<Colour label={t("Colour of the cells")} value={shown.colour} onSave={(colour) => keep({ colour })} />}
       >
-        <NumberOf label="Line, mm" part="cells_shown" of="width_mm" given={shown} onSave={keep} />
+        <NumberOf label={t("Line, mm")} part="cells_shown" of="width_mm" given={shown} onSave={keep} />
         <Choice
-          label="Labels"
+          label={t("Labels")}
           value={shown.labels}
           choices={choices.cells_shown.labels}
           onChoose={(labels) => keep({ labels })}
@@ -38,20 +40,20 @@ export function CellsFields({ element, onSave }: { element: GriddedElement; onSa
       {shown.labels !== "none" && (
         <>
           <ColourBeside
-            colour={<Colour label="Halo of the labels" value={shown.halo} onSave={(halo) => keep({ halo })} />}
+            colour={<Colour label={t("Halo of the labels")} value={shown.halo} onSave={(halo) => keep({ halo })} />}
           >
-            <FaceChoice label="Typeface" value={shown.face} onChoose={(face) => keep({ face })} />
+            <FaceChoice label={t("Typeface")} value={shown.face} onChoose={(face) => keep({ face })} />
             <NumberOf
-              label="Size, pt"
+              label={t("Size, pt")}
               part="cells_shown"
               of="size_pt"
               given={cells}
-              placeholder="as fits"
+              placeholder={t("as fits")}
               onSave={keep}
             />
           </ColourBeside>
           <Choice
-            label="Where both want the room"
+            label={t("Where both want the room")}
             value={shown.first}
             choices={choices.cells_shown.first}
             onChoose={(first) => keep({ first })}
@@ -59,7 +61,7 @@ export function CellsFields({ element, onSave }: { element: GriddedElement; onSa
         </>
       )}
       <Flag
-        label="Filled"
+        label={t("Filled")}
         value={!!cells.fill}
         onSave={(on) => keep({ fill: on ? { colour: shown.colour, opacity: 0.12 } : undefined })}
       />
@@ -67,18 +69,21 @@ export function CellsFields({ element, onSave }: { element: GriddedElement; onSa
       {role === "sheets" && (
         <>
           <Flag
-            label="Highlight the sheet’s own cell"
+            label={t("Highlight the sheet’s own cell")}
             value={shown.this_sheet}
             onSave={(this_sheet) => keep({ this_sheet })}
           />
           {shown.this_sheet && (
             <span style={{ display: "flex", gap: 8, alignItems: "center" }}>
-              <Colour
-                label="Colour of the sheet’s own cell"
-                value={shown.this_colour}
-                onSave={(this_colour) => keep({ this_colour })}
-              />
-              its colour
+              {rich(t("<1/>its colour"), {
+                1: (
+                  <Colour
+                    label={t("Colour of the sheet’s own cell")}
+                    value={shown.this_colour}
+                    onSave={(this_colour) => keep({ this_colour })}
+                  />
+                ),
+              })}
             </span>
           )}
         </>

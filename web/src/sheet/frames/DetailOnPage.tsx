@@ -7,6 +7,7 @@ import { titleOf } from "../useElements";
 import { round } from "../../page/onGround";
 import { useDragged } from "./useDragged";
 import { detailIn, useFrames, type FramePlace } from "./useFrames";
+import { t } from "../../texts/t";
 
 interface DetailOnPageProps {
   element: InsetKind;
@@ -43,7 +44,7 @@ export function DetailOnPage({ element, perMm, onSave }: DetailOnPageProps) {
   return (
     <Box
       role="group"
-      aria-label={`Drag the box of ${titleOf(element)}`}
+      aria-label={t("Drag the box of %{element}", { element: titleOf(element) })}
       data-detail={element.id}
       {...handlers}
       sx={{

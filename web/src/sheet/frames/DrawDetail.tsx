@@ -4,6 +4,7 @@ import type { Rectangle } from "../../api/types";
 import { FrameHint } from "./FrameHint";
 import { round } from "../../page/onGround";
 import { onScreen } from "../onScreen";
+import { t } from "../../texts/t";
 
 // Smaller than this it was a click: a detail of the usual size comes there.
 const LEAST_MM = 2;
@@ -80,7 +81,7 @@ export function DrawDetail({ frame, perMm, onDrawn, onCancel }: DrawDetailProps)
         ref={surface}
         role="application"
         tabIndex={0}
-        aria-label="Draw the box of the detail on the map: drag, or press Enter for the middle; Escape cancels"
+        aria-label={t("Draw the box of the detail on the map: drag, or press Enter for the middle; Escape cancels")}
         data-draw-detail=""
         onKeyDown={(event) => {
           if (event.key === "Escape") onCancel();
@@ -114,7 +115,7 @@ export function DrawDetail({ frame, perMm, onDrawn, onCancel }: DrawDetailProps)
         )}
       </Box>
       <FrameHint left={left * perMm} top={top * perMm}>
-        Drag a box round the detail; Escape cancels
+        {t("Drag a box round the detail; Escape cancels")}
       </FrameHint>
     </>
   );

@@ -23,6 +23,7 @@ import type { KeepFrame } from "./FrameFields";
 import { useFrames } from "./useFrames";
 import { limits } from "../../generated/limits";
 import { choices } from "../../generated/choices";
+import { t } from "../../texts/t";
 
 type Kind = FrameExtent["kind"];
 type Of<K extends Kind> = Extract<FrameExtent, { kind: K }>;
@@ -52,13 +53,13 @@ export function ExtentFields({ element, onSave }: { element: InsetKind; onSave: 
   };
   return (
     <>
-      <Choice label="Extent" value={extent.kind} choices={kinds} onChoose={choose} />
+      <Choice label={t("Extent")} value={extent.kind} choices={kinds} onChoose={choose} />
       <OwnFields extent={extent} element={element} onSave={keep} />
       {extent.kind !== "fixed" && extent.kind !== "detail" && <SizeFields extent={extent} onSave={keep} />}
       {extent.kind !== "fixed" && <Rotation extent={extent} onSave={keep} />}
       {role === "sheets" && extent.kind !== "fixed" && extent.kind !== "detail" && (
         <Flag
-          label="Rotated like the sheet"
+          label={t("Rotated like the sheet")}
           value={extent.turned_with_sheet ?? false}
           onSave={(turned_with_sheet) => keep({ ...extent, turned_with_sheet: turned_with_sheet || undefined })}
         />
@@ -71,7 +72,7 @@ export function ExtentFields({ element, onSave }: { element: InsetKind; onSave: 
 function Rotation({ extent, onSave }: { extent: FrameExtent; onSave: (extent: FrameExtent) => Promise<unknown> }) {
   return (
     <Measured
-      label="Frame over the ground, ° clockwise"
+      label={t("Frame over the ground, ° clockwise")}
       value={extent.rotation_deg ?? 0}
       limits={limits.fixed_extent.rotation_deg}
       onSave={(rotation_deg) => onSave({ ...extent, rotation_deg: rotation_deg || undefined })}
@@ -90,7 +91,7 @@ function SizeFields({
   return (
     <Pair>
       <Choice
-        label="Scale"
+        label={t("Scale")}
         value={shown.size}
         choices={choices.sheet_extent.size}
         onChoose={(size) =>
@@ -101,7 +102,7 @@ function SizeFields({
         <ScaleField scale={extent.scale ?? 25000} onSave={(scale) => onSave({ ...extent, scale })} />
       ) : (
         <Measured
-          label="Margin, %"
+          label={t("Margin, %")}
           value={shown.margin_percent}
           limits={limits.whole_index_extent.margin_percent}
           onSave={(margin_percent) => onSave({ ...extent, margin_percent })}
@@ -116,17 +117,17 @@ function ScaleField({ scale, onSave }: { scale: number; onSave: (scale: number) 
   return (
     <Box sx={{ display: "flex", alignItems: "flex-end" }}>
       <Field
-        label="Fixed scale"
+        label={t("Fixed scale")}
         value={ratio(scale)}
         onSave={async (text) => {
           const read = readScale(text);
-          if (read === null || read < 1) throw new Error("Enter a scale, such as 1:25,000.");
+          if (read === null || read < 1) throw new Error(t("Enter a scale, such as 1:25,000."));
           await onSave(read);
         }}
       />
       {[
-        { title: "Next larger standard scale", mark: "+", to: larger },
-        { title: "Next smaller standard scale", mark: "−", to: smaller },
+        { title: t("Next larger standard scale"), mark: "+", to: larger },
+        { title: t("Next smaller standard scale"), mark: "−", to: smaller },
       ].map(({ title, mark, to }) => (
         <IconButton
           key={mark}
@@ -157,7 +158,7 @@ function OwnFields({
     case "sheet":
       return (
         <Measured
-          label="Size, × the sheet"
+          label={t("Size, × the sheet")}
           value={extent.times ?? defaults.sheet_extent.times}
           limits={limits.sheet_extent.times}
           onSave={(times) => onSave({ ...extent, times })}
@@ -166,7 +167,7 @@ function OwnFields({
     case "neighbours":
       return (
         <Measured
-          label="Rings of neighbours"
+          label={t("Rings of neighbours")}
           value={extent.rings ?? defaults.neighbours_extent.rings}
           limits={limits.neighbours_extent.rings}
           onSave={(rings) => onSave({ ...extent, rings: Math.round(rings) })}
@@ -188,13 +189,13 @@ function FixedFields({ extent, onSave }: { extent: Of<"fixed">; onSave: (extent:
     <>
       <Pair>
         <Measured
-          label="Centre easting"
+          label={t("Centre easting")}
           value={extent.x}
           limits={limits.fixed_extent.x}
           onSave={(x) => onSave({ ...extent, x })}
         />
         <Measured
-          label="Centre northing"
+          label={t("Centre northing")}
           value={extent.y}
           limits={limits.fixed_extent.y}
           onSave={(y) => onSave({ ...extent, y })}
@@ -221,14 +222,14 @@ function FeaturesFields({
   return (
     <>
       <Choice
-        label="Of"
+        label={t("Of")}
         value={extent.layer ?? ""}
-        choices={[["", "the sheet’s feature"], ...layers.map((layer) => [layer.id, layer.title] as const)]}
+        choices={[["", t("the sheet’s feature")], ...layers.map((layer) => [layer.id, layer.title] as const)]}
         onChoose={(layer) => onSave({ ...extent, layer: layer || undefined, when: undefined })}
       />
       {extent.layer && (
         <ConditionEditor
-          about={`Features of ${name}`}
+          about={t("Features of %{name}", { name })}
           attributes={attributes}
           condition={extent.when}
           onSave={(when) => onSave({ ...extent, when: when as Of<"features">["when"] })}
@@ -255,37 +256,37 @@ function DetailFields({
     <>
       <Pair>
         <Choice
-          label="Detail of"
+          label={t("Detail of")}
           value={extent.frame ?? main?.id ?? ""}
           choices={frames.map((known) => [known.id, titleOf(known)] as const)}
           onChoose={(frame) => onSave({ ...extent, frame: frame === main?.id ? undefined : frame })}
         />
         <Measured
-          label="Magnification, ×"
+          label={t("Magnification, ×")}
           value={extent.times ?? defaults.detail_extent.times}
           limits={limits.detail_extent.times}
           onSave={(times) => onSave({ ...extent, times })}
         />
       </Pair>
       <Choice
-        label="Its place"
+        label={t("Its place")}
         value={extent.at ? "ground" : "frame"}
         choices={[
-          ["frame", "the same in the frame, on every sheet"],
-          ["ground", "a place of the ground, on its sheets"],
+          ["frame", t("the same in the frame, on every sheet")],
+          ["ground", t("a place of the ground, on its sheets")],
         ]}
         onChoose={async (way) => onSave(await detailPlace(extent, way))}
       />
       {extent.at_mm && (
         <Pair>
           <Measured
-            label="Centre from left, mm"
+            label={t("Centre from left, mm")}
             value={extent.at_mm[0]!}
             limits={limits.detail_extent.at_mm}
             onSave={(x) => onSave({ ...extent, at_mm: [x, extent.at_mm![1]!] })}
           />
           <Measured
-            label="Down in it, mm"
+            label={t("Down in it, mm")}
             value={extent.at_mm[1]!}
             limits={limits.detail_extent.at_mm}
             onSave={(y) => onSave({ ...extent, at_mm: [extent.at_mm![0]!, y] })}
@@ -295,13 +296,13 @@ function DetailFields({
       {extent.at && (
         <Pair>
           <Measured
-            label="Centre easting"
+            label={t("Centre easting")}
             value={extent.at[0]!}
             limits={limits.detail_extent.at}
             onSave={(x) => onSave({ ...extent, at: [x, extent.at![1]!] })}
           />
           <Measured
-            label="Centre northing"
+            label={t("Centre northing")}
             value={extent.at[1]!}
             limits={limits.detail_extent.at}
             onSave={(y) => onSave({ ...extent, at: [extent.at![0]!, y] })}

@@ -18,6 +18,7 @@ import { OutlineFields } from "./OutlineFields";
 import { ShapeFields } from "./ShapeFields";
 import { VeilFields } from "./VeilFields";
 import { choices } from "../../generated/choices";
+import { t } from "../../texts/t";
 
 export type KeepFrame<E extends GriddedElement = GriddedElement> = (
   patch: Partial<E>,
@@ -34,23 +35,27 @@ export function FrameFields({ element, onSave }: { element: GriddedElement; onSa
     <>
       {isInset(element) && (
         <>
-          <Heading text="Ground" />
+          <Heading text={t("Ground")} />
           <Box sx={{ display: "grid", gap: 1 }}>
             <FrameReference element={element} onSave={onSave as KeepFrame<InsetKind>} />
             {!globe && <ExtentFields element={element} onSave={onSave as KeepFrame<InsetKind>} />}
           </Box>
         </>
       )}
-      <Heading text="Layers" />
+      <Heading text={t("Layers")} />
       <Box sx={{ display: "grid", gap: 1 }}>
         <LookChoice value={element.look} onSave={(look) => onSave({ look }, "Look")} />
         <Choice
-          label="Shows"
+          label={t("Shows")}
           value={shown.layers}
           choices={choices.map_frame_element.layers}
           onChoose={(layers) => onSave({ layers }, "Layers")}
         />
-        <Flag label="Labels of the layers" value={shown.labels} onSave={(labels) => onSave({ labels }, "Labels")} />
+        <Flag
+          label={t("Labels of the layers")}
+          value={shown.labels}
+          onSave={(labels) => onSave({ labels }, "Labels")}
+        />
       </Box>
       {(element.kind === "map_frame" || element.kind === "index_frame") && (
         <>
@@ -58,22 +63,22 @@ export function FrameFields({ element, onSave }: { element: GriddedElement; onSa
           <NotesPanel />
         </>
       )}
-      <Fold title="Cells of the index">
+      <Fold title={t("Cells of the index")}>
         <CellsFields element={element} onSave={onSave} />
       </Fold>
-      <Fold title="Veil">
+      <Fold title={t("Veil")}>
         <VeilFields veil={element.veil} onSave={(veil) => onSave({ veil }, "Veil")} />
       </Fold>
-      <Fold title="Outlines of other frames">
+      <Fold title={t("Outlines of other frames")}>
         <OutlineFields element={element} onSave={onSave} />
       </Fold>
-      <Fold title="Shape and backing">
+      <Fold title={t("Shape and backing")}>
         <Box sx={{ display: "grid", gap: 1 }}>
           {!isFrame(element) && !globe && (
             <ShapeFields shape={element.shape} onSave={(shape) => onSave({ shape }, "Shape")} />
           )}
           <Flag
-            label="Background colour"
+            label={t("Background colour")}
             value={!!element.fill}
             onSave={(on) => onSave({ fill: on ? { colour: "#ffffff" } : undefined }, "Backing")}
           />
@@ -81,9 +86,9 @@ export function FrameFields({ element, onSave }: { element: GriddedElement; onSa
           <ShadowFields shadow={element.shadow} onSave={(shadow) => onSave({ shadow }, "Shadow")} />
           {element.kind === "inset" && (
             <Field
-              label="Letter"
+              label={t("Letter")}
               value={element.letter ?? ""}
-              placeholder="none"
+              placeholder={t("none")}
               onSave={(letter) => onSave({ letter: letter.trim() || undefined }, "Letter")}
             />
           )}
@@ -105,9 +110,9 @@ function LookChoice({
   const looks = (book.document.looks ?? []).filter((look) => look.id !== undefined);
   return (
     <Choice
-      label="Look"
+      label={t("Look")}
       value={value ?? ""}
-      choices={[["", "as on Ground"], ...looks.map((look) => [look.id!, look.title] as const)]}
+      choices={[["", t("as on Ground")], ...looks.map((look) => [look.id!, look.title] as const)]}
       onChoose={(look) => onSave(look || undefined)}
     />
   );

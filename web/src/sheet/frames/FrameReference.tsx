@@ -12,6 +12,8 @@ import { defaults } from "../../generated/defaults";
 import type { KeepFrame } from "./FrameFields";
 import { NumberOf } from "../../fields/NumberOf";
 import { choices } from "../../generated/choices";
+import { t } from "../../texts/t";
+import { rich } from "../../texts/rich";
 
 type Way = "book" | "own" | "globe";
 
@@ -31,12 +33,12 @@ export function FrameReference({ element, onSave }: { element: InsetKind; onSave
   return (
     <>
       <Choice
-        label="Drawn in"
+        label={t("Drawn in")}
         value={way}
         choices={[
-          ["book", `the book’s CRS (${book.reference.name})`],
-          ["own", "another CRS"],
-          ["globe", "a view of the globe"],
+          ["book", t("the book’s CRS (%{name})", { name: book.reference.name })],
+          ["own", t("another CRS")],
+          ["globe", t("a view of the globe")],
         ]}
         onChoose={choose}
       />
@@ -65,8 +67,8 @@ function OwnReference({ value, onSave }: { value: string; onSave: (crs: string) 
         onChange={setText}
         onPick={keep}
         suggestions={[]}
-        label="CRS of the frame"
-        help={wrong ?? "By name, code or place; or a definition (+proj=…, WKT) with its parameters."}
+        label={t("CRS of the frame")}
+        help={wrong ?? t("By name, code or place; or a definition (+proj=…, WKT) with its parameters.")}
       />
     </div>
   );
@@ -78,7 +80,7 @@ function GlobeFields({ globe, onSave }: { globe: Globe; onSave: (globe: Globe) =
   return (
     <>
       <Choice
-        label="Projection"
+        label={t("Projection")}
         value={shown.projection}
         choices={choices.globe.projection}
         onChoose={(projection) =>
@@ -89,46 +91,55 @@ function GlobeFields({ globe, onSave }: { globe: Globe; onSave: (globe: Globe) =
         }
       />
       <Choice
-        label="Centred on"
+        label={t("Centred on")}
         value={shown.centre}
         choices={choices.globe.centre}
         onChoose={(centre) => keep({ centre })}
       />
       {shown.centre === "place" && (
         <Pair>
-          <NumberOf label="Longitude, °" part="globe" of="longitude" given={shown} onSave={keep} />
-          <NumberOf label="Latitude, °" part="globe" of="latitude" given={shown} onSave={keep} />
+          <NumberOf label={t("Longitude, °")} part="globe" of="longitude" given={shown} onSave={keep} />
+          <NumberOf label={t("Latitude, °")} part="globe" of="latitude" given={shown} onSave={keep} />
         </Pair>
       )}
-      <NumberOf label="Frame over the ground, ° clockwise" part="globe" of="rotation_deg" given={shown} onSave={keep} />
+      <NumberOf
+        label={t("Frame over the ground, ° clockwise")}
+        part="globe"
+        of="rotation_deg"
+        given={shown}
+        onSave={keep}
+      />
       {shown.projection !== "orthographic" && (
-        <NumberOf label="Shows up to, ° from its centre" part="globe" of="reach_deg" given={shown} onSave={keep} />
+        <NumberOf label={t("Shows up to, ° from its centre")} part="globe" of="reach_deg" given={shown} onSave={keep} />
       )}
       <ColourBeside
         colour={
           <Colour
-            label="Colour of the sea"
+            label={t("Colour of the sea")}
             value={shown.sea.colour}
             onSave={(colour) => keep({ sea: { ...shown.sea, colour } })}
           />
         }
       >
-        <span>sea</span>
+        <span>{t("sea")}</span>
         <span style={{ display: "flex", gap: 8, alignItems: "center" }}>
-          <Colour
-            label="Colour of the land"
-            value={shown.land.colour}
-            onSave={(colour) => keep({ land: { ...shown.land, colour } })}
-          />
-          land
+          {rich(t("<1/>land"), {
+            1: (
+              <Colour
+                label={t("Colour of the land")}
+                value={shown.land.colour}
+                onSave={(colour) => keep({ land: { ...shown.land, colour } })}
+              />
+            ),
+          })}
         </span>
       </ColourBeside>
       <Flag
-        label="Outline of the globe"
+        label={t("Outline of the globe")}
         value={!!globe.rim}
         onSave={(on) => keep({ rim: on ? { colour: "#7d7a66", width_mm: 0.2 } : undefined })}
       />
-      <span style={{ fontSize: 12.5 }}>Land: Natural Earth (public domain), generalised.</span>
+      <span style={{ fontSize: 12.5 }}>{t("Land: Natural Earth (public domain), generalised.")}</span>
     </>
   );
 }

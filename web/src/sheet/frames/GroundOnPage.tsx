@@ -14,6 +14,7 @@ import { extentOf, groundWay, movedExtent, rescaledExtent } from "./moving";
 import { useDragged } from "./useDragged";
 import { useFrames, type FramePlace } from "./useFrames";
 import { onScreen } from "../onScreen";
+import { t } from "../../texts/t";
 
 const isTyping = (event: KeyboardEvent) =>
   event.target instanceof HTMLElement && !!event.target.closest("input, textarea, select, button, [role=combobox]");
@@ -111,7 +112,7 @@ export function GroundOnPage({ perMm, selected, onPick, onSave }: GroundOnPagePr
     }
     const extent = extentOf(element);
     const fresh = movedExtent(extent, known, way);
-    const label = `Ground of ${titleOf(element)}`;
+    const label = t("Ground of %{element}", { element: titleOf(element) });
     await onSave(
       element.id,
       { extent: fresh } as Partial<Element>,
@@ -128,7 +129,7 @@ export function GroundOnPage({ perMm, selected, onPick, onSave }: GroundOnPagePr
     <>
       <Box
         role="group"
-        aria-label={`Drag the ground of ${titleOf(selected)}`}
+        aria-label={t("Drag the ground of %{selected}", { selected: titleOf(selected) })}
         data-ground={selected.id}
         {...handlers}
         sx={{
@@ -157,8 +158,11 @@ export function GroundOnPage({ perMm, selected, onPick, onSave }: GroundOnPagePr
       </Box>
       <FrameHint left={left * perMm} top={top * perMm}>
         {selected.kind === "map_frame"
-          ? `Drag to move the ground of sheet ${cell?.name ?? ""}: its cell moves (${book.cells.length} in all)`
-          : "Drag to move the ground; Escape when done"}
+          ? t("Drag to move the ground of sheet %{value}: its cell moves (%{length} in all)", {
+              value: cell?.name ?? "",
+              length: book.cells.length,
+            })
+          : t("Drag to move the ground; Escape when done")}
       </FrameHint>
     </>
   );

@@ -15,6 +15,7 @@ import { titleOf } from "../useElements";
 import type { KeepFrame } from "./FrameFields";
 import { limits } from "../../generated/limits";
 import { choices } from "../../generated/choices";
+import { t } from "../../texts/t";
 
 /** The ground of other frames of the page, as it lies in this one. */
 export function OutlineFields({ element, onSave }: { element: GriddedElement; onSave: KeepFrame }) {
@@ -36,16 +37,16 @@ export function OutlineFields({ element, onSave }: { element: GriddedElement; on
           <Box
             key={index}
             role="group"
-            aria-label={`Outline of ${other ? titleOf(other) : "(removed frame)"}`}
+            aria-label={t("Outline of %{value}", { value: other ? titleOf(other) : t("(removed frame)") })}
             sx={{ display: "grid", gap: 1, pl: 1, borderLeft: 2, borderColor: "thread.main" }}
           >
             <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
               <Box sx={{ flex: 1, display: "grid" }}>
                 <Choice
-                  label="Ground of"
+                  label={t("Ground of")}
                   value={other?.id ?? ""}
                   choices={[
-                    ...(other ? [] : [["", "(removed frame)"] as const]),
+                    ...(other ? [] : [["", t("(removed frame)")] as const]),
                     ...others.map((known) => [known.id, titleOf(known)] as const),
                   ]}
                   onChoose={(frame) => put(index, { frame: frame === main?.id ? undefined : frame })}
@@ -53,7 +54,9 @@ export function OutlineFields({ element, onSave }: { element: GriddedElement; on
               </Box>
               <IconButton
                 size="small"
-                aria-label={`Remove the outline of ${other ? titleOf(other) : "(removed frame)"}`}
+                aria-label={t("Remove the outline of %{value}", {
+                  value: other ? titleOf(other) : t("(removed frame)"),
+                })}
                 onClick={() => void keep(outlines.filter((_, place) => place !== index)).catch(toldElsewhere)}
               >
                 <RemoveIcon sx={{ fontSize: 16 }} />
@@ -62,27 +65,27 @@ export function OutlineFields({ element, onSave }: { element: GriddedElement; on
             <ColourBeside
               colour={
                 <Colour
-                  label="Colour of the outline"
+                  label={t("Colour of the outline")}
                   value={stroke.colour}
                   onSave={(colour) => put(index, { stroke: { ...outline.stroke, colour } })}
                 />
               }
             >
               <Choice
-                label="Shown as"
+                label={t("Shown as")}
                 value={shown.look}
                 choices={choices.frame_outline.look}
                 onChoose={(look) => put(index, { look })}
               />
               <Measured
-                label="Line, mm"
+                label={t("Line, mm")}
                 value={stroke.width_mm}
                 limits={limits.stroke.width_mm}
                 onSave={(width_mm) => put(index, { stroke: { ...outline.stroke, width_mm } })}
               />
             </ColourBeside>
             <Flag
-              label="Leaders to that frame"
+              label={t("Leaders to that frame")}
               value={shown.leaders}
               onSave={(leaders) => put(index, { leaders: leaders || undefined })}
             />
@@ -96,10 +99,10 @@ export function OutlineFields({ element, onSave }: { element: GriddedElement; on
             void keep([...outlines, main || !others[0] ? {} : { frame: others[0].id }]).catch(toldElsewhere)
           }
         >
-          Add an outline
+          {t("Add an outline")}
         </Button>
       ) : (
-        <Box sx={{ fontSize: 13, color: "text.secondary" }}>This page has no other frame.</Box>
+        <Box sx={{ fontSize: 13, color: "text.secondary" }}>{t("This page has no other frame.")}</Box>
       )}
     </Box>
   );

@@ -7,6 +7,7 @@ import { readNumber } from "../../numbers/read";
 import { defaults } from "../../generated/defaults";
 import { limits } from "../../generated/limits";
 import { choices } from "../../generated/choices";
+import { t } from "../../texts/t";
 
 type Shape = NonNullable<GriddedElement["shape"]>;
 
@@ -46,7 +47,7 @@ export function ShapeFields({
   return (
     <>
       <Choice
-        label="Shape"
+        label={t("Shape")}
         value={shown.kind}
         choices={choices.map_frame_element_shape.kind}
         onChoose={(kind) =>
@@ -55,7 +56,7 @@ export function ShapeFields({
       />
       {shown.kind === "rounded" && (
         <Measured
-          label="Corners, mm"
+          label={t("Corners, mm")}
           value={shown.corner_mm}
           limits={limits.map_frame_element_shape.corner_mm}
           onSave={(corner_mm) => onSave({ ...shape, corner_mm })}
@@ -63,11 +64,11 @@ export function ShapeFields({
       )}
       {shown.kind === "polygon" && (
         <Field
-          label="Corners, % across and down"
+          label={t("Corners, % across and down")}
           value={written(shape?.points ?? POLYGON)}
           onSave={async (text) => {
             const points = read(text);
-            if (!points) throw new Error("Enter three corners or more, such as 50 0; 100 100; 0 100.");
+            if (!points) throw new Error(t("Enter three corners or more, such as 50 0; 100 100; 0 100."));
             await onSave({ kind: "polygon", points: points as Shape["points"] });
           }}
         />

@@ -10,6 +10,7 @@ import { Pair } from "../../fields/Pair";
 import { Heading } from "../../frame/Card";
 import { useSheet } from "../../frame/useSheet";
 import { limits } from "../../generated/limits";
+import { t } from "../../texts/t";
 
 /** The ground of the sheet that is looked at: to change it is to change its cell. */
 export function SheetGround() {
@@ -21,34 +22,36 @@ export function SheetGround() {
   const { larger, smaller } = nextScales(cell.scale);
   return (
     <>
-      <Heading text={`Ground of sheet ${cell.name}`} />
+      <Heading text={t("Ground of sheet %{name}", { name: cell.name })} />
       <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: 1 }}>
-        To change it is to change this sheet’s cell. Hold Space and drag, or double-click the frame, to move it by hand.
+        {t(
+          "To change it is to change this sheet’s cell. Hold Space and drag, or double-click the frame, to move it by hand.",
+        )}
       </Box>
       <Pair>
         <Measured
-          label="Centre easting"
+          label={t("Centre easting")}
           value={Math.round(x * 1000) / 1000}
           limits={limits.cell_by_hand.centre}
           onSave={(wanted) => change({ do: "move", dx: wanted - x, dy: 0 })}
         />
         <Measured
-          label="Centre northing"
+          label={t("Centre northing")}
           value={Math.round(y * 1000) / 1000}
           limits={limits.cell_by_hand.centre}
           onSave={(wanted) => change({ do: "move", dx: 0, dy: wanted - y })}
         />
         <Field
-          label="Scale"
+          label={t("Scale")}
           value={ratio(cell.scale)}
           onSave={async (text) => {
             const scale = readScale(text);
-            if (scale === null || scale < 1) throw new Error("Enter a scale, such as 1:2,500.");
+            if (scale === null || scale < 1) throw new Error(t("Enter a scale, such as 1:2,500."));
             await change({ do: "scale", scale });
           }}
         />
         <Measured
-          label="Rotation, ° clockwise"
+          label={t("Rotation, ° clockwise")}
           value={cell.rotation_deg}
           limits={{ least: -180, most: 180 }}
           onSave={(rotation_deg) => change({ do: "rotate", rotation_deg })}
@@ -60,14 +63,14 @@ export function SheetGround() {
           disabled={!larger}
           onClick={() => void change({ do: "scale", scale: larger }).catch(toldElsewhere)}
         >
-          {larger ? `Larger, ${ratio(larger)}` : "Larger"}
+          {larger ? t("Larger, %{larger}", { larger: ratio(larger) }) : t("Larger")}
         </Button>
         <Button
           variant="outlined"
           disabled={!smaller}
           onClick={() => void change({ do: "scale", scale: smaller }).catch(toldElsewhere)}
         >
-          {smaller ? `Smaller, ${ratio(smaller)}` : "Smaller"}
+          {smaller ? t("Smaller, %{smaller}", { smaller: ratio(smaller) }) : t("Smaller")}
         </Button>
       </Box>
     </>

@@ -9,6 +9,7 @@ import { defaults } from "../../generated/defaults";
 import { Percent } from "../../fields/Percent";
 import { NumberOf } from "../../fields/NumberOf";
 import { choices } from "../../generated/choices";
+import { t } from "../../texts/t";
 
 /** What lies outside the sheet's feature, the study area or the cell is veiled. */
 export function VeilFields({
@@ -19,33 +20,38 @@ export function VeilFields({
   onSave: (veil: Veil | undefined) => Promise<unknown>;
 }) {
   const keep = (patch: Partial<Veil>) => onSave({ ...veil, ...patch });
-  if (!veil) return <Flag label="Veil what is outside" value={false} onSave={() => onSave({})} />;
+  if (!veil) return <Flag label={t("Veil what is outside")} value={false} onSave={() => onSave({})} />;
   const shown = filled(veil, defaults.veil);
   return (
     <div style={{ display: "grid", gap: 8 }}>
-      <Flag label="Veil what is outside" value onSave={() => onSave(undefined)} />
+      <Flag label={t("Veil what is outside")} value onSave={() => onSave(undefined)} />
       <Choice
-        label="What stays clear"
+        label={t("What stays clear")}
         value={shown.round}
         choices={choices.veil.round}
         onChoose={(round) => keep({ round })}
       />
       <ColourBeside
-        colour={<Colour label="Colour of the veil" value={shown.colour} onSave={(colour) => keep({ colour })} />}
+        colour={<Colour label={t("Colour of the veil")} value={shown.colour} onSave={(colour) => keep({ colour })} />}
       >
-        <Percent label="Opacity, %" value={shown.opacity} onSave={(opacity) => keep({ opacity })} />
-        <NumberOf label="Margin, mm" part="veil" of="margin_mm" given={shown} onSave={keep} />
+        <Percent label={t("Opacity, %")} value={shown.opacity} onSave={(opacity) => keep({ opacity })} />
+        <NumberOf label={t("Margin, mm")} part="veil" of="margin_mm" given={shown} onSave={keep} />
       </ColourBeside>
       <Pair>
-        <NumberOf label="Soft edge, mm" part="veil" of="soft_mm" given={shown} onSave={keep} />
+        <NumberOf label={t("Soft edge, mm")} part="veil" of="soft_mm" given={shown} onSave={keep} />
         <span />
         <Choice
-          label="Labels"
+          label={t("Labels")}
           value={shown.labels}
           choices={choices.veil.labels}
           onChoose={(labels) => keep({ labels })}
         />
-        <Choice label="Grids" value={shown.grids} choices={choices.veil.labels} onChoose={(grids) => keep({ grids })} />
+        <Choice
+          label={t("Grids")}
+          value={shown.grids}
+          choices={choices.veil.labels}
+          onChoose={(grids) => keep({ grids })}
+        />
       </Pair>
     </div>
   );

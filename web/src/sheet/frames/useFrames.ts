@@ -5,6 +5,7 @@ import type { FrameExtent } from "../../api/types";
 import { useLayout } from "../layout";
 import { round, toGround, toPage } from "../../page/onGround";
 import type { FramePlace } from "../../generated/answers";
+import { t } from "../../texts/t";
 
 export type { FramePlace };
 
@@ -36,7 +37,7 @@ export function useFrames() {
   const placeOf = async (id: string): Promise<FramePlace> => {
     const places = data ?? (await get<FramePlace[]>(path));
     const found = places.find((known) => known.id === id) ?? places[0];
-    if (!found) throw new Error("This page shows no ground yet.");
+    if (!found) throw new Error(t("This page shows no ground yet."));
     return { ...found, x: round(found.x), y: round(found.y), scale: Math.max(1, Math.round(found.scale)) };
   };
   // A detail with its middle in the frame that it is of, or on the ground.

@@ -9,6 +9,7 @@ import type { LegendBar, LegendRow } from "../../api/types";
 import { readNumber } from "../../numbers/read";
 import { NumberOf } from "../../fields/NumberOf";
 import { choices } from "../../generated/choices";
+import { t } from "../../texts/t";
 
 type Entry = Extract<LegendRow, { kind: "entry" }>;
 
@@ -35,7 +36,7 @@ export function BarFields({
   return (
     <>
       <Flag
-        label="Drawn out as a bar"
+        label={t("Drawn out as a bar")}
         value={bar !== undefined}
         onSave={(on) => put(on ? { ...row, bar: {} } : without(row, "bar"), "Bar of a ramp")}
       />
@@ -43,25 +44,25 @@ export function BarFields({
         <>
           <Pair>
             <Choice
-              label="Direction"
+              label={t("Direction")}
               value={shown.direction}
               choices={choices.legend_bar.direction}
               onChoose={(direction) => keep({ direction })}
             />
-            <NumberOf label="Length, mm" part="legend_bar" of="length_mm" given={shown} onSave={keep} />
-            <NumberOf label="Thickness, mm" part="legend_bar" of="thickness_mm" given={shown} onSave={keep} />
-            <NumberOf label="Decimals" part="legend_bar" of="decimals" given={bar} placeholder="0" onSave={keep} />
+            <NumberOf label={t("Length, mm")} part="legend_bar" of="length_mm" given={shown} onSave={keep} />
+            <NumberOf label={t("Thickness, mm")} part="legend_bar" of="thickness_mm" given={shown} onSave={keep} />
+            <NumberOf label={t("Decimals")} part="legend_bar" of="decimals" given={bar} placeholder="0" onSave={keep} />
           </Pair>
           <Field
-            label="Labelled values"
+            label={t("Labelled values")}
             value={(bar.labels ?? []).join("; ")}
-            placeholder={`its ends, ${tidy(ramp[0])}; ${tidy(ramp[1])}`}
+            placeholder={t("its ends, %{value}; %{value2}", { value: tidy(ramp[0]), value2: tidy(ramp[1]) })}
             onSave={(text) => keep({ labels: numbers(text) })}
           />
           <Field
-            label="Unit"
+            label={t("Unit")}
             value={bar.unit ?? ""}
-            placeholder="the layer’s own"
+            placeholder={t("the layer’s own")}
             onSave={(text) => keep({ unit: text.trim() || undefined })}
           />
         </>
@@ -80,7 +81,7 @@ function numbers(text: string): number[] | undefined {
   if (parts.length === 0) return undefined;
   return parts.map((part) => {
     const number = readNumber(part);
-    if (number === null) throw new Error("Enter values with semicolons between, such as 300; 350; 400.");
+    if (number === null) throw new Error(t("Enter values with semicolons between, such as 300; 350; 400."));
     return number;
   });
 }

@@ -4,6 +4,8 @@ import { useBook } from "../../api/book";
 import { get } from "../../api/client";
 import { useSheet } from "../../frame/useSheet";
 import type { Found, LegendsOverfull as Part } from "../../generated/answers";
+import { t } from "../../texts/t";
+import { rich } from "../../texts/rich";
 
 interface Checked {
   found: Found[];
@@ -58,14 +60,14 @@ export function LegendCheck() {
     <Box sx={{ mt: 1.5 }}>
       <Box sx={{ display: "flex", gap: 0.5 }}>
         <Button variant="outlined" disabled={busy} onClick={() => void check()}>
-          Check the legends of all sheets
+          {t("Check the legends of all sheets")}
         </Button>
-        {busy && <Button onClick={() => asking.current?.abort()}>Stop</Button>}
+        {busy && <Button onClick={() => asking.current?.abort()}>{t("Stop")}</Button>}
       </Box>
       {busy && (
         <LinearProgress
           variant="determinate"
-          aria-label="Sheets whose legends were looked at"
+          aria-label={t("Sheets whose legends were looked at")}
           value={checked.count === 0 ? 0 : (100 * (checked.next ?? 0)) / checked.count}
           sx={{ mt: 0.5 }}
         />
@@ -82,21 +84,24 @@ export function LegendCheck() {
             {checked.fullest && (
               <>
                 {" "}
-                The fullest has {checked.fullest.rows} rows:{" "}
-                <Button
-                  sx={{ p: 0, minWidth: 0, verticalAlign: "baseline" }}
-                  onClick={() => go(checked.fullest!.number)}
-                >
-                  sheet {checked.fullest.name}
-                </Button>
-                .
+                {rich(t("The fullest has <1/> rows: <2/>."), {
+                  1: checked.fullest.rows,
+                  2: (
+                    <Button
+                      sx={{ p: 0, minWidth: 0, verticalAlign: "baseline" }}
+                      onClick={() => go(checked.fullest!.number)}
+                    >
+                      {rich(t("sheet <1/>"), { 1: checked.fullest.name })}
+                    </Button>
+                  ),
+                })}
               </>
             )}
           </>
         )}
       </Box>
       {checked && !busy && checked.found.length > 0 && (
-        <Box component="ul" aria-label="Legends that do not fit" sx={{ m: 0, mt: 0.5, pl: 2, fontSize: 13 }}>
+        <Box component="ul" aria-label={t("Legends that do not fit")} sx={{ m: 0, mt: 0.5, pl: 2, fontSize: 13 }}>
           {checked.found.map(({ number, name, element, sentence }) => (
             <li key={`${number} ${element} ${sentence}`}>
               <Button sx={{ p: 0, minWidth: 0, verticalAlign: "baseline" }} onClick={() => go(number)}>
@@ -112,8 +117,13 @@ export function LegendCheck() {
 }
 
 function summary({ found, count, stopped }: Checked): string {
-  if (stopped) return "Stopped before all sheets were looked at.";
+  if (stopped) return t("Stopped before all sheets were looked at.");
   const sheets = new Set(found.map(({ number }) => number)).size;
-  if (sheets === 0) return count === 1 ? "The legend fits on the sheet." : `The legends fit on all ${count} sheets.`;
-  return sheets === 1 ? "On 1 sheet the legend does not fit." : `On ${sheets} sheets the legend does not fit.`;
+  if (sheets === 0)
+    return count === 1
+      ? t("The legend fits on the sheet.")
+      : t("The legends fit on all %{countText} sheets.", { countText: count });
+  return sheets === 1
+    ? t("On 1 sheet the legend does not fit.")
+    : t("On %{sheets} sheets the legend does not fit.", { sheets });
 }

@@ -19,10 +19,12 @@ import { LegendRows } from "./LegendRows";
 import { demandFresh, useLegend } from "./useLegend";
 import { NumberOf } from "../../fields/NumberOf";
 import { choices } from "../../generated/choices";
+import { t } from "../../texts/t";
+import { rich } from "../../texts/rich";
 
 type Legend = ElementOf<"legend">;
 
-const CORNERS = [["", "fills its box"], ...choices.legend_element.grows_from] as const;
+const CORNERS = [["", t("fills its box")], ...choices.legend_element.grows_from] as const;
 
 /** A legend: what it lists, its rows, how they are laid out and set. */
 export function LegendFields({
@@ -40,24 +42,24 @@ export function LegendFields({
   const layers = book.document.layers;
   return (
     <>
-      <Heading text="Content" />
+      <Heading text={t("Content")} />
       <Box sx={{ display: "grid", gap: 1 }}>
         <div role="status">{legend.data && <Outcome legend={legend.data} />}</div>
         <ContinuesChoice element={element} onSave={onSave} />
         {!element.continues && (
           <>
             <Choice
-              label="Lists"
+              label={t("Lists")}
               value={shown.content}
               choices={choices.legend_element.content}
               onChoose={(content) => onSave({ content })}
             />
             {frames.length > 1 && (
               <Choice
-                label="Explains"
+                label={t("Explains")}
                 value={element.frame ?? ""}
                 choices={[
-                  ["", "the main frame"],
+                  ["", t("the main frame")],
                   ...frames.map((frame) => [frame.id, `${titleOf(frame)} (${elementTitles[frame.kind]})`] as const),
                 ]}
                 onChoose={(frame) => onSave({ frame: frame || undefined })}
@@ -65,7 +67,7 @@ export function LegendFields({
             )}
             <TextField
               select
-              label="Layers"
+              label={t("Layers")}
               value={element.layers ?? []}
               slotProps={{
                 select: {
@@ -95,7 +97,7 @@ export function LegendFields({
             </TextField>
             {!element.rows && (
               <Choice
-                label="Headings"
+                label={t("Headings")}
                 value={shown.headings}
                 choices={choices.legend_element.headings}
                 onChoose={(headings) => onSave({ headings })}
@@ -104,9 +106,9 @@ export function LegendFields({
           </>
         )}
         <Field
-          label="Title, with live text"
+          label={t("Title, with live text")}
           value={element.legend_title ?? ""}
-          placeholder="none"
+          placeholder={t("none")}
           onSave={(text) => onSave({ legend_title: text.trim() || undefined })}
         />
       </Box>
@@ -120,72 +122,78 @@ export function LegendFields({
           }}
         />
       )}
-      <Heading text="Layout" />
+      <Heading text={t("Layout")} />
       <Pair>
-        <NumberOf label="Columns" part="legend_element" of="columns" given={shown} onSave={onSave} />
+        <NumberOf label={t("Columns")} part="legend_element" of="columns" given={shown} onSave={onSave} />
         <NumberOf
-          label="Maximum columns"
+          label={t("Maximum columns")}
           part="legend_element"
           of="most_columns"
           given={element}
-          placeholder="no more"
+          placeholder={t("no more")}
           onSave={onSave}
         />
-        <NumberOf label="Column gap, mm" part="legend_element" of="column_gap_mm" given={shown} onSave={onSave} />
-        <NumberOf label="Row height, mm" part="legend_element" of="pitch_mm" given={shown} onSave={onSave} />
-        <NumberOf label="Size, pt" part="legend_element" of="size_pt" given={shown} onSave={onSave} />
+        <NumberOf label={t("Column gap, mm")} part="legend_element" of="column_gap_mm" given={shown} onSave={onSave} />
+        <NumberOf label={t("Row height, mm")} part="legend_element" of="pitch_mm" given={shown} onSave={onSave} />
+        <NumberOf label={t("Size, pt")} part="legend_element" of="size_pt" given={shown} onSave={onSave} />
         <NumberOf
-          label="Minimum size, pt"
+          label={t("Minimum size, pt")}
           part="legend_element"
           of="minimum_pt"
           given={element}
-          placeholder="does not shrink"
+          placeholder={t("does not shrink")}
           onSave={onSave}
         />
       </Pair>
       <Box sx={{ mt: 1, display: "grid" }}>
         <Choice
-          label="Extent"
+          label={t("Extent")}
           value={element.grows_from ?? ""}
           choices={CORNERS}
           onChoose={(corner) => onSave({ grows_from: corner === "" ? undefined : corner })}
         />
       </Box>
-      <Fold title="Samples">
+      <Fold title={t("Samples")}>
         <Pair>
-          <NumberOf label="Sample width, mm" part="legend_element" of="sample_width_mm" given={shown} onSave={onSave} />
           <NumberOf
-            label="Sample height, mm"
+            label={t("Sample width, mm")}
+            part="legend_element"
+            of="sample_width_mm"
+            given={shown}
+            onSave={onSave}
+          />
+          <NumberOf
+            label={t("Sample height, mm")}
             part="legend_element"
             of="sample_height_mm"
             given={shown}
             onSave={onSave}
           />
           <Choice
-            label="Areas"
+            label={t("Areas")}
             value={shown.area_sample}
             choices={areaSamples}
             onChoose={(area_sample) => onSave({ area_sample })}
           />
           <Choice
-            label="Lines"
+            label={t("Lines")}
             value={shown.line_sample}
             choices={lineSamples}
             onChoose={(line_sample) => onSave({ line_sample })}
           />
-          <NumberOf label="Text gap, mm" part="legend_element" of="label_gap_mm" given={shown} onSave={onSave} />
+          <NumberOf label={t("Text gap, mm")} part="legend_element" of="label_gap_mm" given={shown} onSave={onSave} />
           <Choice
-            label="Own shape"
+            label={t("Own shape")}
             value={element.sample_drawing ?? ""}
             choices={[
-              ["", "none"],
+              ["", t("none")],
               ...(book.document.markers ?? []).map((marker) => [marker.id, marker.title] as const),
             ]}
             onChoose={(id) => onSave({ sample_drawing: id || undefined })}
           />
         </Pair>
       </Fold>
-      <Fold title="Type">
+      <Fold title={t("Type")}>
         <Box
           sx={{
             display: "grid",
@@ -194,11 +202,11 @@ export function LegendFields({
             alignItems: "end",
           }}
         >
-          <FaceChoice label="Rows" value={shown.face} onChoose={(face) => onSave({ face })} />
-          <Colour label="Colour of the legend" value={shown.colour} onSave={(colour) => onSave({ colour })} />
-          <FaceChoice label="Title" value={shown.title_face} onChoose={(title_face) => onSave({ title_face })} />
+          <FaceChoice label={t("Rows")} value={shown.face} onChoose={(face) => onSave({ face })} />
+          <Colour label={t("Colour of the legend")} value={shown.colour} onSave={(colour) => onSave({ colour })} />
+          <FaceChoice label={t("Title")} value={shown.title_face} onChoose={(title_face) => onSave({ title_face })} />
           <NumberOf
-            label="Title, pt"
+            label={t("Title, pt")}
             part="legend_element"
             of="title_pt"
             given={element}
@@ -206,29 +214,29 @@ export function LegendFields({
             onSave={onSave}
           />
           <FaceChoice
-            label="Headings"
+            label={t("Headings")}
             value={shown.heading_face}
             onChoose={(heading_face) => onSave({ heading_face })}
           />
           <NumberOf
-            label="Headings, pt"
+            label={t("Headings, pt")}
             part="legend_element"
             of="heading_pt"
             given={element}
-            placeholder="as rows"
+            placeholder={t("as rows")}
             onSave={onSave}
           />
-          <FaceChoice label="Notes" value={shown.note_face} onChoose={(note_face) => onSave({ note_face })} />
+          <FaceChoice label={t("Notes")} value={shown.note_face} onChoose={(note_face) => onSave({ note_face })} />
           <NumberOf
-            label="Notes, pt"
+            label={t("Notes, pt")}
             part="legend_element"
             of="note_pt"
             given={element}
-            placeholder="as rows"
+            placeholder={t("as rows")}
             onSave={onSave}
           />
           <NumberOf
-            label="Above headings, mm"
+            label={t("Above headings, mm")}
             part="legend_element"
             of="heading_gap_mm"
             given={shown}
@@ -236,10 +244,10 @@ export function LegendFields({
           />
         </Box>
       </Fold>
-      <Heading text="Backing" />
+      <Heading text={t("Backing")} />
       <PanelFields element={element} onSave={onSave} />
       <Box sx={{ mt: 1, width: 120 }}>
-        <NumberOf label="Padding, mm" part="legend_element" of="padding_mm" given={shown} onSave={onSave} />
+        <NumberOf label={t("Padding, mm")} part="legend_element" of="padding_mm" given={shown} onSave={onSave} />
       </Box>
     </>
   );
@@ -248,12 +256,15 @@ export function LegendFields({
 // "12 rows in 2 columns at 7 pt." Rows that have no room are told below, with what to do.
 function Outcome({ legend }: { legend: { count: number; fitting: number; columns: number; size_pt: number } }) {
   const rows = `${legend.count} ${legend.count === 1 ? "row" : "rows"}`;
-  const columns = legend.columns > 1 ? ` in ${legend.columns} columns` : "";
+  const columns = legend.columns > 1 ? t(" in %{columns} columns", { columns: legend.columns }) : "";
   return (
     <Box sx={{ fontSize: 13.5 }}>
-      {rows}
-      {columns} at {legend.size_pt} pt
-      {legend.fitting < legend.count ? `; room for ${legend.fitting}` : ""}.
+      {rich(t("<1/><2/> at <3/> pt<4/>."), {
+        1: rows,
+        2: columns,
+        3: legend.size_pt,
+        4: legend.fitting < legend.count ? t("; room for %{fitting}", { fitting: legend.fitting }) : "",
+      })}
     </Box>
   );
 }

@@ -7,6 +7,7 @@ import { Tag } from "../../page/Tag";
 import { Field } from "../../fields/Field";
 import { changed, moved, placeAt, titled, type RowShown } from "./rows";
 import { demandFresh, useLegend, usePickedRow } from "./useLegend";
+import { t } from "../../texts/t";
 
 // From how many pixels on a press is a drag.
 const SLACK = 4;
@@ -98,7 +99,7 @@ export function LegendOnPage({ element, perMm, onSave: save }: LegendOnPageProps
                 "&:hover": { outline: "1px solid #1f6f78" },
               }}
             >
-              {shown.fresh && <Tag sx={{ right: 0, top: 0 }}>new</Tag>}
+              {shown.fresh && <Tag sx={{ right: 0, top: 0 }}>{t("new")}</Tag>}
             </Box>
           ),
       )}
@@ -192,7 +193,7 @@ function TitleBeside({
       }}
     >
       <Field
-        label={row.kind === "note" ? "Note" : "Title in this legend"}
+        label={row.kind === "note" ? t("Note") : t("Title in this legend")}
         value={name}
         placeholder={on_map.join(", ") || undefined}
         focused
@@ -204,7 +205,7 @@ function TitleBeside({
       {row.kind === "entry" && (
         <IconButton
           size="small"
-          aria-label={`Hide ${name} in the legend`}
+          aria-label={t("Hide %{name} in the legend", { name })}
           onClick={() => {
             onPick(null);
             void onSave(changed(rows, index, { ...row, hidden: true }), "Hide in the legend").catch(toldElsewhere);

@@ -10,13 +10,15 @@ import { Swatch } from "../../symbols/Swatch";
 import { accepted, inserted, moved, type RowShown } from "./rows";
 import { RowFields } from "./RowFields";
 import { usePickedRow, type LegendShown } from "./useLegend";
+import { t } from "../../texts/t";
+import { rich } from "../../texts/rich";
 
 const STATES: Record<RowShown["state"], string | null> = {
   here: null,
-  elsewhere: "not on this sheet",
+  elsewhere: t("not on this sheet"),
   hidden: "hidden",
-  gone: "no longer on the map",
-  overfull: "does not fit",
+  gone: t("no longer on the map"),
+  overfull: t("does not fit"),
 };
 
 interface LegendRowsProps {
@@ -37,19 +39,22 @@ export function LegendRows({ element, legend, onSave }: LegendRowsProps) {
   return (
     <>
       <Box sx={{ display: "flex", alignItems: "baseline", justifyContent: "space-between" }}>
-        <Heading text="Rows" />
+        <Heading text={t("Rows")} />
         <AddRow legend={legend} onAdd={(row) => add(row)} />
       </Box>
       {fresh > 0 && (
         <Box role="note" sx={{ fontSize: 13, mb: 0.5 }}>
-          {fresh === 1 ? "1 entry was added to the map" : `${fresh} entries were added to the map`} since you arranged
-          the legend.
-          <Button onClick={() => void onSave(accepted(rows), "New rows of the legend").catch(toldElsewhere)}>
-            Keep {fresh === 1 ? "it" : "them"} here
-          </Button>
+          {rich(t("<1/> since you arranged the legend.<2/>"), {
+            1: fresh === 1 ? t("1 entry was added to the map") : t("%{fresh} entries were added to the map", { fresh }),
+            2: (
+              <Button onClick={() => void onSave(accepted(rows), "New rows of the legend").catch(toldElsewhere)}>
+                {rich(t("Keep <1/> here"), { 1: fresh === 1 ? t("it") : t("them") })}
+              </Button>
+            ),
+          })}
         </Box>
       )}
-      <Box component="ol" aria-label="Rows of the legend" sx={{ m: 0, p: 0, listStyle: "none" }}>
+      <Box component="ol" aria-label={t("Rows of the legend")} sx={{ m: 0, p: 0, listStyle: "none" }}>
         {rows.map((shown, index) => (
           <Box component="li" key={index} sx={{ borderBottom: 1, borderColor: "divider" }}>
             <Box sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
@@ -81,7 +86,7 @@ export function LegendRows({ element, legend, onSave }: LegendRowsProps) {
                 size="small"
                 sx={{ p: 0.25 }}
                 disabled={index === 0}
-                aria-label={`Move ${shown.name} up`}
+                aria-label={t("Move %{name} up", { name: shown.name })}
                 onClick={() => move(index, index - 1)}
               >
                 <UpIcon sx={{ fontSize: 16 }} />
@@ -90,7 +95,7 @@ export function LegendRows({ element, legend, onSave }: LegendRowsProps) {
                 size="small"
                 sx={{ p: 0.25 }}
                 disabled={index === rows.length - 1}
-                aria-label={`Move ${shown.name} down`}
+                aria-label={t("Move %{name} down", { name: shown.name })}
                 onClick={() => move(index, index + 2)}
               >
                 <DownIcon sx={{ fontSize: 16 }} />
@@ -108,7 +113,7 @@ export function LegendRows({ element, legend, onSave }: LegendRowsProps) {
             void onSave(undefined, "Legend as the map has it").catch(toldElsewhere);
           }}
         >
-          Reset all rows
+          {t("Reset all rows")}
         </Button>
       )}
     </>
@@ -126,17 +131,19 @@ function Marks({ shown }: { shown: RowShown }) {
   const own = shown.row.kind === "entry" && shown.row.title !== undefined && shown.on_map.length > 0;
   return (
     <Box component="span" sx={{ color: "text.secondary", fontSize: 12, fontStyle: "normal", display: "inline-block" }}>
-      {[own ? `on the map “${shown.on_map.join(", ")}”` : null, ...words].filter(Boolean).join(" · ")}
+      {[own ? t("on the map “%{value}”", { value: shown.on_map.join(", ") }) : null, ...words]
+        .filter(Boolean)
+        .join(" · ")}
     </Box>
   );
 }
 
 const START: Record<string, LegendRow> = {
-  heading: { kind: "heading", title: "Heading" },
-  note: { kind: "note", text: "Data of {{ book.date }}." },
+  heading: { kind: "heading", title: t("Heading") },
+  note: { kind: "note", text: t("Data of {{ book.date }}.") },
   own: {
     kind: "own",
-    title: "Own entry",
+    title: t("Own entry"),
     shape: "area",
     symbol: { fill: { colour: "#e8dfc4" }, strokes: [{ colour: "#1f2a30", width_mm: 0.2 }] },
   },
@@ -153,13 +160,13 @@ function AddRow({ legend, onAdd }: { legend: LegendShown; onAdd: (row: LegendRow
   return (
     <>
       <Button aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
-        Add a row
+        {t("Add a row")}
       </Button>
       <Menu
         open={!!anchor}
         anchorEl={anchor}
         onClose={() => setAnchor(null)}
-        slotProps={{ list: { dense: true, "aria-label": "Rows to add" }, paper: { sx: { maxHeight: 420 } } }}
+        slotProps={{ list: { dense: true, "aria-label": t("Rows to add") }, paper: { sx: { maxHeight: 420 } } }}
       >
         {legendRows
           .filter(([kind]) => START[kind])

@@ -28,6 +28,8 @@ import {
 } from "./rows";
 import { limits } from "../../generated/limits";
 import { choices } from "../../generated/choices";
+import { t } from "../../texts/t";
+import { rich } from "../../texts/rich";
 
 interface RowFieldsProps {
   rows: RowShown[];
@@ -50,23 +52,27 @@ export function RowFields({ rows, index, onSave, onPick }: RowFieldsProps) {
   };
   const above = rows.slice(0, index).findLastIndex((other) => other.row.kind === "entry");
   return (
-    <Box role="group" aria-label={`Row ${shown.name}`} sx={{ display: "grid", gap: 1, pt: 0.5, pb: 1.5, pl: 1 }}>
+    <Box
+      role="group"
+      aria-label={t("Row %{name}", { name: shown.name })}
+      sx={{ display: "grid", gap: 1, pt: 0.5, pb: 1.5, pl: 1 }}
+    >
       {row.kind === "entry" && (
         <>
           <TitleField shown={shown} put={put} />
           {!shown.ramp && <SampleField row={row} shape={shown.shape} put={put} />}
           {shown.ramp && <BarFields row={row} ramp={shown.ramp} put={put} />}
           <Flag
-            label="Hidden in this legend"
+            label={t("Hidden in this legend")}
             value={row.hidden ?? false}
             onSave={(hidden) => put(given({ ...row, hidden: hidden || undefined }), "Hide in the legend")}
           />
         </>
       )}
-      {row.kind === "heading" && <TitleField shown={shown} put={put} label="Heading" />}
+      {row.kind === "heading" && <TitleField shown={shown} put={put} label={t("Heading")} />}
       {row.kind === "note" && (
         <Field
-          label="Note, with live text"
+          label={t("Note, with live text")}
           value={row.text}
           multiline
           onSave={(text) => put(titled(row, text, []), "Note of the legend")}
@@ -76,7 +82,7 @@ export function RowFields({ rows, index, onSave, onPick }: RowFieldsProps) {
       {row.kind === "steps" && <StepsFields row={row} shown={shown} put={put} />}
       {row.kind === "grid" && <GridFields row={row} put={put} />}
       {role === "sheets" && (
-        <Fold title={row.shown_on ? "On some sheets" : "On all sheets"}>
+        <Fold title={row.shown_on ? t("On some sheets") : t("On all sheets")}>
           <ShownOnFields
             about={shown.name}
             given={row.shown_on}
@@ -86,32 +92,32 @@ export function RowFields({ rows, index, onSave, onPick }: RowFieldsProps) {
       )}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.25 }}>
         <Button
-          onClick={() => act(inserted(rows, index, { kind: "heading", title: "Heading" }), "Heading of the legend")}
+          onClick={() => act(inserted(rows, index, { kind: "heading", title: t("Heading") }), "Heading of the legend")}
         >
-          Heading above
+          {t("Heading above")}
         </Button>
         {row.kind === "entry" && above >= 0 && (
           <Button onClick={() => act(merged(rows, above, index), "Merge rows of the legend")}>
-            Merge with {rows[above]!.name}
+            {rich(t("Merge with <1/>"), { 1: rows[above]!.name })}
           </Button>
         )}
         {shown.steps && (
-          <Button onClick={() => act(joined(rows, index), "Steps of the legend")}>Join the classes</Button>
+          <Button onClick={() => act(joined(rows, index), "Steps of the legend")}>{t("Join the classes")}</Button>
         )}
         {keysOf(row).length > 1 && (
-          <Button onClick={() => act(split(rows, index), "Split a row of the legend")}>Split</Button>
+          <Button onClick={() => act(split(rows, index), "Split a row of the legend")}>{t("Split")}</Button>
         )}
         {row.kind === "entry" && shown.state !== "gone" && !isReset(row) && (
-          <Button onClick={() => act(reset(rows, index), "Reset a row of the legend")}>Reset row</Button>
+          <Button onClick={() => act(reset(rows, index), "Reset a row of the legend")}>{t("Reset row")}</Button>
         )}
         {(row.kind === "heading" || row.kind === "note" || row.kind === "own" || row.kind === "grid") && (
           <Button color="error" onClick={() => act(removed(rows, index), "Remove a row of the legend")}>
-            Remove the row
+            {t("Remove the row")}
           </Button>
         )}
         {shown.state === "gone" && (
           <Button color="error" onClick={() => act(removed(rows, index), "Delete a row of the legend")}>
-            Delete row
+            {t("Delete row")}
           </Button>
         )}
       </Box>
@@ -126,7 +132,7 @@ function given<R extends LegendRow>(row: R): R {
   return Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined)) as unknown as R;
 }
 
-function TitleField({ shown, put, label = "Title in this legend" }: { shown: RowShown; put: Put; label?: string }) {
+function TitleField({ shown, put, label = t("Title in this legend") }: { shown: RowShown; put: Put; label?: string }) {
   return (
     <Field
       label={label}
@@ -140,9 +146,9 @@ function SampleField({ row, shape, put }: { row: RowOf<"entry"> | RowOf<"own">; 
   if (shape !== "area" && shape !== "line") return null;
   return (
     <Choice
-      label="Sample"
+      label={t("Sample")}
       value={row.sample ?? ""}
-      choices={[["", "the legend’s own"], ...(shape === "area" ? areaSamples : lineSamples)]}
+      choices={[["", t("the legend’s own")], ...(shape === "area" ? areaSamples : lineSamples)]}
       onChoose={(sample) => put(given({ ...row, sample: sample === "" ? undefined : sample }), "Sample of the legend")}
     />
   );
@@ -151,10 +157,10 @@ function SampleField({ row, shape, put }: { row: RowOf<"entry"> | RowOf<"own">; 
 function OwnFields({ row, shown, put }: { row: RowOf<"own">; shown: RowShown; put: Put }) {
   return (
     <>
-      <TitleField shown={shown} put={put} label="Text" />
+      <TitleField shown={shown} put={put} label={t("Text")} />
       <Pair>
         <Choice
-          label="Drawn as"
+          label={t("Drawn as")}
           value={row.shape ?? "area"}
           choices={choices.own_legend_row.shape}
           onChoose={(shape) => put({ ...row, shape }, "Own entry of the legend")}
@@ -175,27 +181,27 @@ function StepsFields({ row, shown, put }: { row: RowOf<"steps">; shown: RowShown
   return (
     <>
       <Field
-        label="Title above the steps"
+        label={t("Title above the steps")}
         value={row.title ?? ""}
-        placeholder="none"
+        placeholder={t("none")}
         onSave={(text) => put(titled(row, text, shown.on_map), "Steps of the legend")}
       />
       <Choice
-        label="Labelled with"
+        label={t("Labelled with")}
         value={row.labels ?? "limits"}
         choices={choices.steps_legend_row.labels}
         onChoose={(labels) => put({ ...row, labels }, "Steps of the legend")}
       />
       <Pair>
         <NumberOrNone
-          label="Decimals"
+          label={t("Decimals")}
           placeholder="0"
           value={row.decimals}
           limits={limits.steps_legend_row.decimals}
           onSave={(decimals) => put(given({ ...row, decimals }), "Steps of the legend")}
         />
         <Field
-          label="Unit"
+          label={t("Unit")}
           value={row.unit ?? ""}
           onSave={(text) => put(given({ ...row, unit: text.trim() || undefined }), "Steps of the legend")}
         />
@@ -210,15 +216,15 @@ function GridFields({ row, put }: { row: RowOf<"grid">; put: Put }) {
   return (
     <>
       <Choice
-        label="Grid"
+        label={t("Grid")}
         value={row.grid ?? ""}
-        choices={[["", "the frame’s first grid"], ...grids.map((grid) => [grid.id, grid.title ?? grid.id] as const)]}
+        choices={[["", t("the frame’s first grid")], ...grids.map((grid) => [grid.id, grid.title ?? grid.id] as const)]}
         onChoose={(grid) => put(given({ ...row, grid: grid || undefined }), "Grid in the legend")}
       />
       <Field
-        label="Title"
+        label={t("Title")}
         value={row.title ?? ""}
-        placeholder="Grid"
+        placeholder={t("Grid")}
         onSave={(text) => put(given({ ...row, title: text.trim() || undefined }), "Grid in the legend")}
       />
     </>

@@ -6,6 +6,7 @@ import { useHand } from "../hand";
 import { useLayout } from "../layout";
 import { keysOfRows, type RowShown } from "./rows";
 import type { LegendShown } from "../../generated/answers";
+import { t } from "../../texts/t";
 
 export type { LegendShown };
 
@@ -24,7 +25,7 @@ export function useLegend(id: string) {
 
 /** Rows are changed only as they stand now: what was drawn before the last change would take it back. */
 export function demandFresh(legend: { isPlaceholderData: boolean }) {
-  if (legend.isPlaceholderData) throw new Error("The legend is being redrawn; make the change again.");
+  if (legend.isPlaceholderData) throw new Error(t("The legend is being redrawn; make the change again."));
 }
 
 /** The row of the legend that is edited, by its place among the rows, which may be another after each change. */
