@@ -74,7 +74,7 @@ module App
 
       # The page keeps its width and becomes as high as lets the frame have the study area's proportion.
       post "/api/books/:book_id/layout/proportion" do
-        changes.apply_to_fresh(label: "Page in the map’s proportion") do
+        changes.apply_to_fresh(label: "Page in the map’s aspect ratio") do
           @design = nil
           area = book.core.study_area(book.source).box
           unless area&.width&.positive? && area.height.positive?

@@ -82,7 +82,7 @@ RSpec.describe "Ground", type: :feature do
         )
         File.write("#{folder}/broken.geojson", "<html>")
         attach_file("Data files", "#{folder}/stiles.geojson", visible: :all)
-        expect(page).to have_css("aside", text: "A file has arrived", wait: 30)
+        expect(page).to have_css("aside", text: "Import a file", wait: 30)
         expect(page).to have_css("aside", text: "1 feature, point", wait: 30)
         expect(page).to have_css("aside", text: "code (text), steps (integer)")
         expect(page).to have_css("aside", text: "WGS 84")
@@ -238,7 +238,7 @@ RSpec.describe "Ground", type: :feature do
         '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><script>alert(1)</script><path ' \
           'fill="currentColor" d="M0 10V5L5 0L10 5V10Z"/></svg>'
       )
-      attach_file("SVG of a marker of your own", "#{folder}/bothy.svg", visible: :all)
+      attach_file("Your own marker, as SVG", "#{folder}/bothy.svg", visible: :all)
       expect(page).to have_text("Left out of it: <script>.")
     end
     click_button("bothy")
@@ -324,7 +324,7 @@ RSpec.describe "Ground", type: :feature do
         File.write("#{folder}/huts.geojson", JSON.generate(huts))
         click_button("Huts")
         attach_file("File with fresh features for Huts", "#{folder}/huts.geojson", visible: :all)
-        expect(page).to have_css("aside h2", text: "Fresh data for Huts", wait: 30)
+        expect(page).to have_css("aside h2", text: "New data for Huts", wait: 30)
         expect_accessible
         click_button("Update the layer")
         expect(page).to have_css(

@@ -29,7 +29,7 @@ RSpec.describe "Sheet", type: :feature do
     expect(page).to have_css("[role=dialog] [role=alert]", text: /margins leave .* make them smaller/i)
     find("[role=dialog] input").send_keys(:escape)
     expect(page).to have_no_css("[role=dialog]")
-    type_value("Gutter, the extra room on the bound edge", "20")
+    type_value("Gutter, extra space on the bound edge", "20")
     keep
     expect(page).to have_text("The frame is 306 × 261 mm")
     click_button("Undo")
@@ -63,14 +63,14 @@ RSpec.describe "Sheet", type: :feature do
       (Vips::Image.black(300, 150) + [40, 90, 60]).cast(:uchar).copy(interpretation: :srgb).write_to_file(logo)
       within("aside") { click_button("Title") }
       attach_file(
-        "Typeface of your own",
+        "Your own typeface",
         File.join(TileLoom::ROOT, "web/node_modules/source-sans/OTF/SourceSans3-Medium.otf"),
         make_visible: true
       )
       expect(page).to have_css("svg text[font-family^='Loom own']", text: "Skarrow Moss")
       family = find("svg text[font-family^='Loom own']", text: "Skarrow Moss")["font-family"]
       expect { page.evaluate_script("document.fonts.check('12px \"#{family}\"')") }.to become(true)
-      attach_file("Typeface of your own", logo, make_visible: true)
+      attach_file("Your own typeface", logo, make_visible: true)
       expect(page).to have_css("aside [role=alert]", text: "club logo.png is not a font file")
       click_button("The page")
       click_button("New element")

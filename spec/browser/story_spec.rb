@@ -130,7 +130,7 @@ RSpec.describe "A newcomer", small_pictures: true, type: :feature do
     worker do
       visit "/books/#{@book.id}/press?sheet=2&also=3"
       find("button[aria-label^='Which sheets']").click
-      click_button("2 sheets selected on Weave")
+      click_button("2 sheets selected in Weave")
       choose("Format", "one image per sheet")
       type_value("Resolution", "72")
       click_button("Apply")

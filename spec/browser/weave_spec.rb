@@ -17,7 +17,7 @@ RSpec.describe "Weave", type: :feature do
   def cell(name) = rows.find { |row| row["name"] == name }
 
   it "looks for the fewest sheets, shows what would come and go, and keeps it when told to" do
-    card_value("How it lies").click
+    card_value("Placement").click
     expect_accessible
     pick("Fewest sheets", "move it for the fewest")
     expect(page).to have_css("aside [role=status]", text: "26 sheets of 785.2 × 652.7 m. Nothing left out.")
@@ -134,7 +134,7 @@ RSpec.describe "Weave", type: :feature do
     choose("Study area", "Tracks")
     choose("Kind of index", "a strip")
     expect(page).to have_text(/Cover Tracks with a strip, 10 mm clear of the sides, free rotation, at 1:2,500/)
-    card_value("How it lies").click
+    card_value("Placement").click
     fill_in("Maximum rotation, °", with: "0")
     find_field("Maximum rotation, °").send_keys(:enter)
     expect(page).to have_css("aside [role=status]", text: /\d+ sheets of/)

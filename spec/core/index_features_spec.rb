@@ -80,7 +80,7 @@ RSpec.describe TileLoom::Index::ByFeature do
     )
   end
 
-  # A comb: the middle of its extent lies outside it, that of its largest circle inside.
+  # A comb: the centre of its extent lies outside it, that of its largest circle inside.
   it "centres on the largest circle inside, when asked" do
     comb = ring_feature([[0, 0], [300, 0], [300, 10], [120, 10], [120, 160], [0, 160]])
     cells =

@@ -243,7 +243,7 @@ function ValueField({
 
 function expected(takes: string, numeric: boolean, date: boolean): string {
   if (takes === "two") return t("two numbers, such as 5 – 10");
-  if (takes === "list") return t("values with commas between");
+  if (takes === "list") return t("values separated by commas");
   if (date) return t("a date, such as 2026-04-01");
   return numeric ? t("a number") : "text";
 }

@@ -9,7 +9,7 @@ const KEYS = [
   ["arrows, with Shift, with Alt", t("move the selection by 1, 10, 0.1 mm on paper (on Sheet and Weave)")],
   ["Ctrl + C, V, D, A", t("copy, paste, duplicate, select all elements (on Sheet)")],
   ["Delete, Esc", t("remove the selection, clear the selection (on Sheet)")],
-  ["Shift or Alt while dragging", t("hold the direction or the proportion; do not snap (on Sheet)")],
+  ["Shift or Alt while dragging", t("keep the direction or the aspect ratio; do not snap (on Sheet)")],
   ["Enter, Esc", t("apply or cancel a value that is being edited")],
   ["Space while dragging, double click", t("move the ground in the selected frame (on Sheet)")],
   ["<, >", t("the selected frame’s ground smaller, larger by standard scales (on Sheet)")],

@@ -92,7 +92,7 @@ export function Strip() {
     >
       {book.cells.length === 0 ? (
         <Typography sx={{ p: 2, color: "text.secondary" }}>
-          {t("No sheets yet. On Weave, say which area to cover.")}
+          {t("No sheets yet. In Weave, choose the area to cover.")}
         </Typography>
       ) : (
         <Box

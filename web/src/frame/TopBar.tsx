@@ -144,7 +144,7 @@ function UndoRedo() {
 }
 
 const step = (what: "Undo" | "Redo", label: string | null) =>
-  label ? `${what}: ${label}` : t("No change of yours to %{toLowerCase}", { toLowerCase: what.toLowerCase() });
+  label ? `${what}: ${label}` : t("Nothing of yours to %{toLowerCase}", { toLowerCase: what.toLowerCase() });
 
 function SchemeButton() {
   const { mode, setMode } = useColorScheme();

@@ -111,7 +111,7 @@ export const choices = {
     between: [
       ["percentages", t("percentages of the values")],
       ["lowest and highest", t("lowest and highest")],
-      ["limits", t("limits of your own")],
+      ["limits", t("custom limits")],
     ],
   },
   relief: {
@@ -646,7 +646,7 @@ export const choices = {
       ["route", t("read along the route, left to right")],
     ],
     centre: [
-      ["extent", t("the middle of its extent")],
+      ["extent", t("the centre of its extent")],
       ["inner", t("the largest circle inside it")],
     ],
     rotation_sense: [

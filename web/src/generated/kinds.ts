@@ -202,12 +202,12 @@ export const formTraits = {
     pdf: false,
   },
   ground: {
-    about: t("What the sheets show, without frames, as one picture of tiles for a phone or a tablet."),
+    about: t("The map without frames, as tiles for a phone or a tablet."),
     fileName: "{{ book.title }}",
     pdf: false,
   },
   imposed: {
-    about: t("Several sheets on one, a booklet to fold, or a large sheet in parts over small paper."),
+    about: t("Several sheets per page, a booklet to fold, or a large sheet tiled over small paper."),
     fileName: "{{ book.title }}_imposed",
     pdf: true,
   },

@@ -36,7 +36,7 @@ export function ArrivalCard({
   );
   const replaced = arrival.replaces ? book.document.layers.find((layer) => layer.id === arrival.replaces)?.title : null;
   return (
-    <Card help="arrival" title={replaced ? t("Fresh data for %{replaced}", { replaced }) : t("A file has arrived")}>
+    <Card help="arrival" title={replaced ? t("New data for %{replaced}", { replaced }) : t("Import a file")}>
       <Typography sx={{ fontWeight: 700, overflowWrap: "anywhere" }}>{arrival.name}</Typography>
       <Typography sx={{ fontSize: 13, color: "text.secondary", mb: 1.5 }}>{bytes(arrival.bytes)}</Typography>
       {arrival.state === "inspecting" && (
@@ -133,10 +133,10 @@ function Report({
     >
       <Typography sx={{ fontSize: 13.5, mb: 1 }}>
         {only
-          ? t("It holds")
+          ? t("Contents")
           : single
-            ? t("It holds %{length} layers; choose one:", { length: arrival.report.length })
-            : t("It holds %{length} layers:", { length: arrival.report.length })}
+            ? t("%{length} layers; choose one:", { length: arrival.report.length })
+            : t("%{length} layers:", { length: arrival.report.length })}
       </Typography>
       {arrival.report.map((layer) => (
         <Box key={layer.name} sx={{ borderTop: 1, borderColor: "divider", py: 1 }}>
@@ -188,7 +188,7 @@ function Report({
       {wanted.some((layer) => !layer.reference) && !lost && (
         <Box role="radiogroup" aria-label={t("Where each likely CRS would put it")}>
           <Typography sx={{ fontSize: 13.5, fontWeight: 600 }}>
-            {t("The file does not say its reference. It would lie")}
+            {t("The file does not state its CRS. With each of these the data would be")}
           </Typography>
           {likely.map((place) => (
             <Box
@@ -205,7 +205,7 @@ function Report({
                 onChange={() => setReference(place.code)}
               />
               <span>
-                {rich(t("<1/> by <2/><3/>"), {
+                {rich(t("<1/> with <2/><3/>"), {
                   1: <b>{where(place)}</b>,
                   2: place.name,
                   3: (

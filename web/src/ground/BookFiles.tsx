@@ -28,7 +28,7 @@ export function BookFiles() {
       </Box>
       {pixels.length > 0 && (
         <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.75 }}>
-          {rich(t("One .json file carries no pixels: those of <1/> stay behind."), { 1: listed(pixels, 4) })}
+          {rich(t("One .json file does not include rasters: <1/> would be missing."), { 1: listed(pixels, 4) })}
         </Box>
       )}
       {writing.error && (

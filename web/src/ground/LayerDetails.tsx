@@ -131,7 +131,7 @@ export function LayerDetails({
       )}
       {covers && !layer.locked && (
         <Typography sx={{ fontSize: 12.5, color: "text.secondary" }}>
-          {t("It is part of the study area; take it out of that first.")}
+          {t("It is part of the study area; remove it there first.")}
         </Typography>
       )}
     </Card>

@@ -31,7 +31,7 @@ export function PixelDetails({
   if (!pixels)
     return (
       <Typography role="status" sx={{ fontSize: 14, mt: 1 }}>
-        {t("The pixels of this layer did not come with the book. Update it from their file.")}
+        {t("The raster file of this layer is missing. Update the layer from its file.")}
       </Typography>
     );
   if (layer.tiles) return <TilesDetails layer={layer} pixels={pixels} put={put} />;

@@ -29,7 +29,7 @@ export function TilesDetails({
       <Typography sx={{ fontSize: 13, color: "text.secondary", mt: 1, overflowWrap: "anywhere" }}>
         {rich(
           t(
-            "Tiles from <1/>, <2/>. Each sheet takes the zoom whose pixels meet <3/> ppi; the largest comes to about <4/> ppi at <5/>.",
+            "Tiles from <1/>, <2/>. Each sheet uses the zoom level that reaches <3/> ppi; the highest gives about <4/> ppi at <5/>.",
           ),
           { 1: tiles.url, 2: pixels.crs_name, 3: resolution, 4: own, 5: ratio(scale) },
         )}

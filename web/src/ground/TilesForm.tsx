@@ -93,7 +93,7 @@ export function TilesForm({ onDone }: { onDone: () => void }) {
             value={attribution}
             onChange={(event) => setAttribution(event.target.value)}
             required
-            helperText={t("Who is named on every sheet that shows them")}
+            helperText={t("Printed on every sheet that shows the tiles")}
           />
           {pattern && (
             <TextField select label={t("Largest zoom")} value={most} onChange={(event) => setMost(event.target.value)}>

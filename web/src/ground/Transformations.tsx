@@ -100,7 +100,7 @@ export function Transformations() {
       )}
       <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
         {t(
-          "The most accurate one that is to be had for the ground; another brings the layers in again from their originals.",
+          "The most accurate one available for the area; choosing another transforms the layers again from their original files.",
         )}
       </Typography>
     </Box>

@@ -21,7 +21,7 @@ export function AbbreviationFields({
   return (
     <Box sx={{ display: "grid", gap: 0.5 }}>
       <Box sx={{ fontSize: 12.5, color: "text.secondary" }}>
-        {t("Whole words alone, and only where the full text has no room.")}
+        {t("Whole words only, and only where the full text does not fit.")}
       </Box>
       {list.map((entry, index) => (
         <Row

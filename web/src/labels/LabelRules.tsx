@@ -104,7 +104,7 @@ export function LabelRules({
         choices={[
           ["", kind === "point" || kind === "mixed" ? t("never over its markers") : t("may stand over its symbols")],
           ["100", t("never over its symbols")],
-          ["40", t("over its symbols only if need be")],
+          ["40", t("over its symbols only if necessary")],
           ["0", t("may stand over its symbols, markers too")],
         ]}
         onChoose={(key) =>

@@ -100,7 +100,7 @@ export function NewNoteOnPage({ perMm, size: [width, height] }: { perMm: number;
         }}
         onClick={(event) => event.stopPropagation()}
       >
-        {ASKS[making]} <Button onClick={inMiddle}>{t("Put it in the middle")}</Button>
+        {ASKS[making]} <Button onClick={inMiddle}>{t("Centre it")}</Button>
         <Button onClick={() => setMaking(null)}>{t("Cancel")}</Button>
       </Box>
     </Box>

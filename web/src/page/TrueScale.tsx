@@ -44,7 +44,7 @@ export function FeatureShown({ sheet }: { sheet: number }) {
   const feature = useFacts(sheet).data?.feature;
   if (!feature) return null;
   return (
-    <Row name={t("Feature")} unit={feature.own ? undefined : "main one"}>
+    <Row name={t("Feature")} unit={feature.own ? undefined : "main feature"}>
       {feature.name}
     </Row>
   );
@@ -73,7 +73,7 @@ export function LabelCount({ sheet }: { sheet: number }) {
         1: <b>{count(labels.placed, "label")}</b>,
         2: labels.unplaced ? (
           <>
-            , <b>{rich(t("<1/> without room"), { 1: labels.unplaced })}</b>
+            , <b>{rich(t("<1/> unplaced"), { 1: labels.unplaced })}</b>
           </>
         ) : null,
       })}

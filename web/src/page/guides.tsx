@@ -114,7 +114,7 @@ export function GuideLines({
                 : { top: Math.max(pulled.at, 0) * perMm + 6, left: 4 }),
             }}
           >
-            {pulled.outside ? t("let go here: no guide") : t("%{pulled} mm", { pulled: pulled.at })}
+            {pulled.outside ? t("release here to remove the guide") : t("%{pulled} mm", { pulled: pulled.at })}
           </Tag>
         </>
       )}

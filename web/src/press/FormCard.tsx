@@ -14,7 +14,7 @@ const TITLES: Record<FormKind, string> = {
   pdf_sheets: t("PDF of each sheet"),
   images: "Images",
   svg_sheets: t("SVG drawings"),
-  ground: t("Tiles of the ground"),
+  ground: t("Map tiles"),
   imposed: t("Imposed PDF"),
 };
 

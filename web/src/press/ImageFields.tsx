@@ -66,7 +66,7 @@ export function ImageFields({
       )}
       {geotiff && (
         <Flag
-          label={t("Turned sheets resampled north up")}
+          label={t("Rotated sheets resampled north up")}
           value={image.north_up}
           onSave={(north_up) => change({ north_up })}
         />

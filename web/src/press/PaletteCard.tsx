@@ -47,7 +47,7 @@ export function PaletteCard({ draft }: { draft: OrderDraft }) {
     <Card help="palette" title={t("Palette")}>
       <Box sx={{ fontSize: 12.5, color: "text.secondary", mb: 1.5 }}>
         {t(
-          "Files in colours of the press carry these values; all other colours are converted by the profile. The screen shows what the profile makes of them.",
+          "Files in CMYK carry these values; all other colours are converted by the profile. The screen shows what the profile makes of them.",
         )}
       </Box>
       <Choice label={t("Profile of the press")} value={profile} choices={profiles} onChoose={choose} />

@@ -41,7 +41,7 @@ export function PasswordAsked({ onGive, onClose }: { onGive: (passwords: Passwor
         <Button color="inherit" onClick={onClose}>
           {t("Cancel")}
         </Button>
-        <Box sx={{ fontSize: 12.5 }}>{t("They are forgotten when the run ends.")}</Box>
+        <Box sx={{ fontSize: 12.5 }}>{t("They are deleted when the run ends.")}</Box>
       </Box>
     </Banner>
   );

@@ -15,7 +15,7 @@ import { t } from "../texts/t";
 import { rich } from "../texts/rich";
 
 /**
- * Which sheets: all, the one that is looked at, those selected on Weave, or typed; of these, those that meet a
+ * Which sheets: all, the one that is looked at, those selected in Weave, or typed; of these, those that meet a
  * condition.
  */
 export function RangeValue({ draft }: { draft: OrderDraft }) {
@@ -57,7 +57,7 @@ export function RangeValue({ draft }: { draft: OrderDraft }) {
               )}
               {selected.length > 1 && (
                 <Button variant="outlined" onClick={() => keep(selected.join(", "))}>
-                  {rich(t("<1/> selected on Weave"), { 1: count(selected.length, "sheet") })}
+                  {rich(t("<1/> selected in Weave"), { 1: count(selected.length, "sheet") })}
                 </Button>
               )}
             </Box>

@@ -31,7 +31,7 @@ export function RunList({ runs: { runs, base, act }, onMissing, onUse, onRepeat 
       )}
       {runs.data?.length === 0 && (
         <Typography sx={{ px: 2, pb: 2, color: "text.secondary" }}>
-          {t("Nothing has been exported yet. Export makes what the sentence above says; it is listed here and stays.")}
+          {t("Nothing has been exported yet. Exports are listed here until you delete them.")}
         </Typography>
       )}
       {runs.data?.map((run) => (

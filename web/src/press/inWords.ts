@@ -32,7 +32,7 @@ export function inWords(form: Form): string {
       if (lay === "booklet") return t("a booklet on %{paper}", { paper });
       return lay === "several on one"
         ? t("%{value} on a side of %{paper}", { value: across * down, paper })
-        : t("parts on %{paper}", { paper });
+        : t("tiled over %{paper}", { paper });
     }
     default:
       return pdfInWords(form.pdf);

@@ -34,7 +34,7 @@ export function ProofStep() {
   useShortcuts(keys);
   if (number === null)
     return (
-      <Statement answer={t("On Weave, say which area to cover and at which scale.")}>
+      <Statement answer={t("In Weave, choose the study area and the scale.")}>
         {t("There are no sheets to look through yet.")}
       </Statement>
     );

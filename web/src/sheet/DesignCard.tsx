@@ -31,7 +31,7 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
     client.setQueryData(
       ["book", book.id],
       await upload<Book>(`/api/books/${book.id}/design/file`, file).catch((error: Error) => {
-        throw new Error(t("%{name} was not taken. %{message}", { name: file.name, message: error.message }));
+        throw new Error(t("%{name} was not imported. %{message}", { name: file.name, message: error.message }));
       }),
     );
   };
@@ -72,7 +72,7 @@ export function DesignCard({ onBack }: { onBack: () => void }) {
       </Typography>
       {designs.data?.kept.length === 0 && (
         <Typography sx={{ fontSize: 13, color: "text.secondary" }}>
-          {t("None yet. Write a name to keep this page as a design for any book.")}
+          {t("None yet. Enter a name to save this page as a design for any book.")}
         </Typography>
       )}
       {(designs.data?.kept ?? []).map((row) => (

@@ -144,13 +144,13 @@ function OwnArrow({
     <Box sx={{ display: "grid", gap: 1, justifyItems: "start", "& > .MuiTextField-root": { width: "100%" }, mb: 1 }}>
       {known.length > 0 && (
         <Choice
-          label={t("Drawing of your own")}
+          label={t("Your own drawing")}
           value={value}
           choices={[["", t("none")], ...known]}
           onChoose={(chosen) => choose(...(chosen.split(" ") as [string, string]))}
         />
       )}
-      <ImportArtwork title={t("Import a north arrow")} label={t("North arrow of your own")} onBrought={choose} />
+      <ImportArtwork title={t("Import a north arrow")} label={t("Your own north arrow")} onBrought={choose} />
     </Box>
   );
 }

@@ -56,14 +56,12 @@ export function PageStatement({ designs, onDesigns, onPage, onNewPage }: PageSta
               {
                 value: "index",
                 title: t("the index sheet"),
-                note: book.document.index_layout
-                  ? t("the whole index, by name")
-                  : t("add one: the whole index, by name"),
+                note: book.document.index_layout ? t("the whole index, by name") : t("not in the book yet: add it"),
               },
               ...(book.document.pages ?? []).map((known) => ({
                 value: known.id,
                 title: t("the page “%{title}”", { title: known.title }),
-                note: t("a page beside the sheets"),
+                note: t("cover, notes and other pages"),
               })),
               { value: NEW_PAGE, title: t("a new page"), note: t("cover, title, contents, notes, back cover, empty") },
             ]}
@@ -82,13 +80,13 @@ export function PageStatement({ designs, onDesigns, onPage, onNewPage }: PageSta
             value={page.size}
             choices={[
               ...pageSizes.map((size) => ({ value: size, title: size })),
-              { value: "custom", title: t("custom"), note: t("width and height of your own") },
+              { value: "custom", title: t("custom"), note: t("custom width and height") },
               ...(role === "sheets"
                 ? [
                     {
                       value: "map",
-                      title: t("the map’s proportion"),
-                      note: t("this width, as high as the study area asks"),
+                      title: t("the map’s aspect ratio"),
+                      note: t("this width, height to suit the study area"),
                     },
                   ]
                 : []),
@@ -191,13 +189,16 @@ function FrameInWords() {
     </>
   ) : (
     <>
-      {rich(t("The frame is <1/> and shows <2/>at <3/>; <4/> in all. The scale is held when the page changes. <5/>"), {
-        1: <b>{paperSize(book.frame.width_mm, book.frame.height_mm)}</b>,
-        2: book.sheet_m && <>{rich(t("<1/> of ground"), { 1: <b>{groundSize(...book.sheet_m)}</b> })} </>,
-        3: ratio(scale),
-        4: <b>{count(book.cells.length, "sheet")}</b>,
-        5: cell && <>{rich(t("Showing <1/>."), { 1: <b>{cell.name}</b> })}</>,
-      })}
+      {rich(
+        t("The frame is <1/> and shows <2/>at <3/>; <4/> in all. The scale stays the same when the page changes. <5/>"),
+        {
+          1: <b>{paperSize(book.frame.width_mm, book.frame.height_mm)}</b>,
+          2: book.sheet_m && <>{rich(t("<1/> of ground"), { 1: <b>{groundSize(...book.sheet_m)}</b> })} </>,
+          3: ratio(scale),
+          4: <b>{count(book.cells.length, "sheet")}</b>,
+          5: cell && <>{rich(t("Showing <1/>."), { 1: <b>{cell.name}</b> })}</>,
+        },
+      )}
     </>
   );
 }
@@ -230,10 +231,10 @@ function BindingValues() {
       {page.binding && (
         <>
           {" "}
-          {rich(t("with <1/> more<2/>"), {
+          {rich(t("plus a <1/> gutter<2/>"), {
             1: (
               <EntryValue
-                label={t("Gutter, the extra room on the bound edge")}
+                label={t("Gutter, extra space on the bound edge")}
                 shown={mm(page.binding.gutter_mm)}
                 text={written(page.binding.gutter_mm)}
                 unit="mm"

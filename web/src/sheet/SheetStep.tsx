@@ -56,7 +56,7 @@ export function SheetStep() {
     setNotice(
       titles.length
         ? t(
-            "The longest texts are on this sheet. %{value}: more than the box holds; make it larger, or let the text shrink.",
+            "The longest texts are on this sheet. %{value}: too long for its box; make it larger, or let the text shrink.",
             { value: titles.join(", ") },
           )
         : null,
@@ -151,7 +151,7 @@ export function SheetStep() {
               />
             ) : (
               <Box sx={{ flex: 1, display: "grid", placeItems: "center" }}>
-                {t("There is no sheet to show yet. On Weave, say which area to cover.")}
+                {t("There is no sheet to show yet. In Weave, choose the area to cover.")}
               </Box>
             )}
             {hand.at === "new page" ? (

@@ -141,7 +141,7 @@ export function TypeFields({ element, onSave }: { element: Typed; onSave: (patch
       </ColourBeside>
       <BringIn
         title={t("Import a typeface")}
-        label={t("Typeface of your own")}
+        label={t("Your own typeface")}
         accept=".ttf,.otf,font/ttf,font/otf"
         address={() => "faces"}
         onBrought={(key) => onSave({ face: key })}

@@ -130,7 +130,7 @@ export function Review({
         helperText={
           text !== "" && denominator === null
             ? t("Enter a scale, such as 2500 or 1:2,500.")
-            : t("any scale; it can be changed on Weave")
+            : t("any scale; it can be changed in Weave")
         }
       />
       {problem && (

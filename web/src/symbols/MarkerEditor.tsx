@@ -32,7 +32,7 @@ export function MarkerEditor({
         title={t("Marker")}
         colour={
           <Colour
-            label={t("Colour of the mark of %{name}", { name })}
+            label={t("Marker colour of %{name}", { name })}
             value={marker.colour}
             onSave={(colour) => onSave({ ...marker, colour })}
           />
@@ -55,7 +55,7 @@ export function MarkerEditor({
           removes={t("Remove the outline of the marker of %{name}", { name })}
           colour={
             <Colour
-              label={t("Colour of the line round the mark of %{name}", { name })}
+              label={t("Colour of the marker outline of %{name}", { name })}
               value={shown.colour}
               onSave={(colour) => onSave({ ...marker, outline: { ...outline, colour } })}
             />
@@ -143,7 +143,7 @@ function Drawings({
         slotProps={{
           paper: {
             role: "dialog",
-            "aria-label": t("Drawings for marks"),
+            "aria-label": t("Drawings for markers"),
             sx: { border: 1, borderColor: "divider", p: 1.5, width: 330 },
           },
         }}
@@ -170,12 +170,12 @@ function Drawings({
         </Box>
         <FileInput
           ref={input}
-          label={t("SVG of a marker of your own")}
+          label={t("Your own marker, as SVG")}
           accept=".svg,image/svg+xml"
           onFiles={([file]) => void bring(file)}
         />
         <Button sx={{ mt: 1 }} variant="outlined" onClick={() => input.current?.click()}>
-          {t("Import an SVG of your own")}
+          {t("Import your own SVG")}
         </Button>
         {notice && (
           <Typography role="status" sx={{ fontSize: 12.5, mt: 0.5 }}>

@@ -48,7 +48,8 @@ export function CoverCard({
     setNotice(null);
     await upload<Book>(`/api/books/${book.id}/cells/file`, file).then(
       (fresh) => client.setQueryData(["book", book.id], fresh),
-      (error: Error) => setNotice(t("%{name} was not taken. %{message}", { name: file.name, message: error.message })),
+      (error: Error) =>
+        setNotice(t("%{name} was not imported. %{message}", { name: file.name, message: error.message })),
     );
   };
   const data = cover.data;

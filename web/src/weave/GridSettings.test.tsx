@@ -18,7 +18,7 @@ test("what lies as it is by itself is left out of the index", async () => {
   const onTry = shown({ fewest: "moved" });
   await picked("Fewest sheets", "the grid lies as set below");
   expect(onTry.mock.lastCall).toEqual([{ fewest: null }]);
-  await picked("Cells included", "that hold a share of it");
+  await picked("Cells included", "that contain a share of it");
   expect(onTry.mock.lastCall).toEqual([{ keep: 0.1 }]);
   expect(screen.queryByLabelText("Grid origin")).toBeNull();
 });

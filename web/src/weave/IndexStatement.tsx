@@ -70,7 +70,7 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
         3: ", ",
         4: (
           <CardValue
-            label={t("How it lies")}
+            label={t("Placement")}
             shown={
               index.kind === "strip"
                 ? stripInWords(index)

@@ -26,7 +26,7 @@ export default function OpenedSettings({
       </SettingsCard>
     );
   return (
-    <SettingsCard title={titleOf(index.kind)} trial={trial} label={t("How the index lies")} onBack={onBack}>
+    <SettingsCard title={titleOf(index.kind)} trial={trial} label={t("Placement of the index")} onBack={onBack}>
       <Settings index={trial.index} onTry={trial.add} />
     </SettingsCard>
   );

@@ -199,7 +199,7 @@ export function GridSettings({ index, onTry }: Trying) {
         value={typeof shown.keep === "number" ? "share" : shown.keep}
         choices={[
           ["touching", t("that touch the area")],
-          ["share", t("that hold a share of it")],
+          ["share", t("that contain a share of it")],
           ["all", t("all of the rectangle")],
         ]}
         onChoose={async (value) => onTry({ keep: value === "touching" ? null : value === "share" ? 0.1 : "all" })}
@@ -358,7 +358,7 @@ export function LayerSettings({ index, onTry }: Trying) {
         label={t("Rotation field")}
         index={index}
         value={index.rotation_field}
-        none={t("none: as the shapes lie")}
+        none={t("none: as the shapes are")}
         onChoose={(attribute) => onTry({ rotation_field: attribute || null })}
       />
       {index.rotation_field && (
@@ -378,7 +378,7 @@ export function AttributeChoice({
   label,
   index,
   value,
-  none = t("none: their identity"),
+  none = t("none: their number"),
   onChoose,
 }: {
   label: string;

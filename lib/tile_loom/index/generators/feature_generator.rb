@@ -9,7 +9,7 @@ module TileLoom
         named_by "field"
         part :scale_rule, ScaleRule.type, default: {"kind" => "fixed"}, about: "Sheets by feature: their scale."
         part :centre,
-          Values::Choice.new(extent: "the middle of its extent", inner: "the largest circle inside it"),
+          Values::Choice.new(extent: "the centre of its extent", inner: "the largest circle inside it"),
           default: "extent",
           about: "Sheets by feature: about the middle of the extent, or of the largest circle inside."
         part :several,

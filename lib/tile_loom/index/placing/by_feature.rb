@@ -12,7 +12,7 @@ module TileLoom
       # Features that the frame does not hold at their scale: [name, share of the feature in the frame].
       attr_reader :too_large
 
-      # size: gives a CellSize for a scale; rule: a ScaleRule; centre: "extent" (the middle of its extent) or "inner"
+      # size: gives a CellSize for a scale; rule: a ScaleRule; centre: "extent" (the centre of its extent) or "inner"
       # (the middle of the largest circle inside it); several: is a feature too large for a frame split? overlap_mm:
       # between the sheets of one feature.
       def initialize(size:, rule:, centre: "extent", several: false, overlap_mm: [0.0, 0.0])

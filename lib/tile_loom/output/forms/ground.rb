@@ -7,7 +7,7 @@ module TileLoom
       class Ground < Form
         kind "ground", "map tiles", rank: 5
         file_name "{{ book.title }}"
-        about "What the sheets show, without frames, as one picture of tiles for a phone or a tablet."
+        about "The map without frames, as tiles for a phone or a tablet."
         part :format, choice(mbtiles: "MBTiles", geopackage: "GeoPackage"), default: "mbtiles"
         part :scale, Values::Types::SCALE, about: "At which it is drawn; that of the index where none is named."
 

@@ -7,7 +7,7 @@ module TileLoom
       class Imposed < Form
         kind "imposed", "an imposed PDF", rank: 6
         file_name "{{ book.title }}_imposed"
-        about "Several sheets on one, a booklet to fold, or a large sheet in parts over small paper."
+        about "Several sheets per page, a booklet to fold, or a large sheet tiled over small paper."
         part :manner_of,
           choice(**Imposition::KINDS),
           key: "lay",

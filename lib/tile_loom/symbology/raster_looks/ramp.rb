@@ -20,7 +20,7 @@ module TileLoom
           choice(
             :percentages => "percentages of the values",
             "lowest and highest" => "lowest and highest",
-            :limits => "limits of your own"
+            :limits => "custom limits"
           ),
           default: "percentages"
         part :from, number(-1e12..1e12), about: "A percentage or a limit, as \"between\" says; 2 per cent by default."

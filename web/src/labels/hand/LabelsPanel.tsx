@@ -68,7 +68,7 @@ export function LabelsPanel({
       {shown && label && <PickedLabel key={picked} labels={labels} label={label} />}
       {shown && data && data.unplaced.length > 0 && (
         <Box component="section" aria-label={t("Unplaced labels")} sx={{ mt: 1, fontSize: 13 }}>
-          <b>{rich(t("<1/> without room"), { 1: count(data.unplaced.length, "label") })}</b>
+          <b>{rich(t("<1/> unplaced"), { 1: count(data.unplaced.length, "label") })}</b>
           <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
             {data.unplaced.map((label, index) => (
               <li key={index}>

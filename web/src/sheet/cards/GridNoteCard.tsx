@@ -17,7 +17,7 @@ export const GridNoteCard: KindCard<ElementOf<"grid_note">> = ({ element, onSave
       <Heading text={t("Note")} />
       <Box sx={{ display: "grid", gap: 1 }}>
         <Choice
-          label={t("Tells the spacing of")}
+          label={t("Grid")}
           value={element.grid ?? grids[0]?.id ?? ""}
           choices={grids.map((grid) => [grid.id, grid.title ?? grid.id] as const)}
           onChoose={(grid) => onSave({ grid })}

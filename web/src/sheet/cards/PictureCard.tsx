@@ -73,8 +73,8 @@ export const PictureCard: KindCard<ElementOf<"picture">> = ({ element, onSave })
               void onSave({ fit: event.target.value as ElementOf<"picture">["fit"] }).catch(toldElsewhere)
             }
           >
-            <MenuItem value="inside">{t("whole, in its proportion")}</MenuItem>
-            <MenuItem value="fill">{t("fills the box, cut by it")}</MenuItem>
+            <MenuItem value="inside">{t("fit inside, keeping its aspect ratio")}</MenuItem>
+            <MenuItem value="fill">{t("fill the box (cropped)")}</MenuItem>
           </TextField>
         )}
         <Field

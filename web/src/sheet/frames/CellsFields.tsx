@@ -53,7 +53,7 @@ export function CellsFields({ element, onSave }: { element: GriddedElement; onSa
             />
           </ColourBeside>
           <Choice
-            label={t("Where both want the room")}
+            label={t("Where both compete for space")}
             value={shown.first}
             choices={choices.cells_shown.first}
             onChoose={(first) => keep({ first })}

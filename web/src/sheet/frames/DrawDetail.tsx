@@ -81,7 +81,7 @@ export function DrawDetail({ frame, perMm, onDrawn, onCancel }: DrawDetailProps)
         ref={surface}
         role="application"
         tabIndex={0}
-        aria-label={t("Draw the box of the detail on the map: drag, or press Enter for the middle; Escape cancels")}
+        aria-label={t("Draw the box of the detail on the map: drag, or press Enter for the centre; Escape cancels")}
         data-draw-detail=""
         onKeyDown={(event) => {
           if (event.key === "Escape") onCancel();

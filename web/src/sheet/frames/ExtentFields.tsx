@@ -72,7 +72,7 @@ export function ExtentFields({ element, onSave }: { element: InsetKind; onSave: 
 function Rotation({ extent, onSave }: { extent: FrameExtent; onSave: (extent: FrameExtent) => Promise<unknown> }) {
   return (
     <Measured
-      label={t("Frame over the ground, ° clockwise")}
+      label={t("Frame rotation, ° clockwise")}
       value={extent.rotation_deg ?? 0}
       limits={limits.fixed_extent.rotation_deg}
       onSave={(rotation_deg) => onSave({ ...extent, rotation_deg: rotation_deg || undefined })}
@@ -273,7 +273,7 @@ function DetailFields({
         value={extent.at ? "ground" : "frame"}
         choices={[
           ["frame", t("the same in the frame, on every sheet")],
-          ["ground", t("a place of the ground, on its sheets")],
+          ["ground", t("a place in coordinates, on its sheets")],
         ]}
         onChoose={async (way) => onSave(await detailPlace(extent, way))}
       />

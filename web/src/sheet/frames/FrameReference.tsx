@@ -102,13 +102,7 @@ function GlobeFields({ globe, onSave }: { globe: Globe; onSave: (globe: Globe) =
           <NumberOf label={t("Latitude, °")} part="globe" of="latitude" given={shown} onSave={keep} />
         </Pair>
       )}
-      <NumberOf
-        label={t("Frame over the ground, ° clockwise")}
-        part="globe"
-        of="rotation_deg"
-        given={shown}
-        onSave={keep}
-      />
+      <NumberOf label={t("Frame rotation, ° clockwise")} part="globe" of="rotation_deg" given={shown} onSave={keep} />
       {shown.projection !== "orthographic" && (
         <NumberOf label={t("Shows up to, ° from its centre")} part="globe" of="reach_deg" given={shown} onSave={keep} />
       )}

@@ -81,7 +81,7 @@ function numbers(text: string): number[] | undefined {
   if (parts.length === 0) return undefined;
   return parts.map((part) => {
     const number = readNumber(part);
-    if (number === null) throw new Error(t("Enter values with semicolons between, such as 300; 350; 400."));
+    if (number === null) throw new Error(t("Enter values separated by semicolons, such as 300; 350; 400."));
     return number;
   });
 }
