@@ -43,7 +43,7 @@ RSpec.describe "Coordinate grids", type: :feature do
     expect { grid["interval"]["x"] }.to become("100 m")
     fill_in("East", with: "30 sec")
     find_field("East").send_keys(:enter)
-    expect(page).to have_css("aside [role=alert]", text: "counts in metres; enter a length such as 100 m")
+    expect(page).to have_css("aside [role=alert]", text: "is in metres; enter a length such as 100 m")
     find_field("East").send_keys(:escape)
     pick("CRS", "longitude and latitude")
     within("[role=alertdialog]") { expect(page).to have_text("100 m does not fit this CRS.") }

@@ -34,7 +34,7 @@ RSpec.describe "Ground", type: :feature do
         place = %w[-a_srs EPSG:25829 -a_ullr 403000 6529000 403900 6528400]
         expect(system("gdal_translate", "-q", *place, plain, path)).to be(true)
         attach_file("Data files", path, visible: :all)
-        expect(page).to have_css("aside img[alt='Small picture of scan']", wait: 30)
+        expect(page).to have_css("aside img[alt='Preview of scan']", wait: 30)
         expect(page).to have_css("aside", text: "300 × 200 px of 3 m")
         expect_accessible
         find("aside [role=combobox]", text: "a picture").click
@@ -113,7 +113,7 @@ RSpec.describe "Ground", type: :feature do
     expect(page).to have_css("[data-ground=drawn]")
     worker do
       page.execute_script(drop)
-      expect(page).to have_css("aside", text: "The file does not say", wait: 30)
+      expect(page).to have_css("aside", text: "The file does not state its CRS", wait: 30)
       click_button("Discard")
       expect(page).to have_css("aside h2", text: "Layers")
     end

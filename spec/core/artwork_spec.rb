@@ -68,7 +68,7 @@ RSpec.describe TileLoom::Artwork::SvgReader do
     "nothing to draw" => ['<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>', /holds no shapes.*<script>/],
     "entities" => [%(<!DOCTYPE svg [<!ENTITY a "b">]><svg><rect width="1" height="1"/></svg>), /declares entities/],
     "a path that does not read" => ['<svg><path d="M0 0 L hello"/></svg>', /cannot be read/],
-    "a path that stops" => ['<svg><path d="M0 0 L 5"/></svg>', /ends in the middle/],
+    "a path that stops" => ['<svg><path d="M0 0 L 5"/></svg>', /is cut off/],
     "too many points" => ["<svg><path d=\"M0 0#{"L1 1" * 40_000}\"/></svg>", /more than 30000 points/],
     "a large file" => ["<svg>#{" " * 500_001}</svg>", /larger than 500 kB/],
     "deep nesting" => ["<svg>#{"<g>" * 50}<rect width='1' height='1'/>#{"</g>" * 50}</svg>", /nested more than 30 deep/]

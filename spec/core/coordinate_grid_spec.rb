@@ -42,7 +42,7 @@ RSpec.describe TileLoom::CoordinateGrid do
       expect(interval.parse("7.5′").in(crs["EPSG:4258"])).to eq(Rational(1, 8))
       expect { interval.parse("200 m").in(crs["EPSG:4258"]) }.to raise_error(
         TileLoom::Refusal,
-        /200 m, but ETRS89 counts in degrees; enter an angle/
+        /200 m, but ETRS89 is in degrees; enter an angle/
       )
       expect { interval.parse("1 deg").in(crs["EPSG:2277"]) }.to raise_error(
         TileLoom::Refusal,

@@ -44,7 +44,7 @@ export function FeatureShown({ sheet }: { sheet: number }) {
   const feature = useFacts(sheet).data?.feature;
   if (!feature) return null;
   return (
-    <Row name={t("Feature")} unit={feature.own ? undefined : "main feature"}>
+    <Row name={t("Feature")} unit={feature.own ? undefined : t("main feature")}>
       {feature.name}
     </Row>
   );

@@ -3,6 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
 import type { Element, Rectangle } from "../api/types";
 import { toldElsewhere } from "../api/toldElsewhere";
+import type { Place } from "../guide/places";
 import { Card, Heading } from "../frame/Card";
 import { Field } from "../fields/Field";
 import { Measured } from "../fields/Measured";
@@ -32,6 +33,19 @@ const SIDES: { side: Side; title: string }[] = [
   { side: "middle", title: t("Middle") },
   { side: "bottom", title: t("Bottom") },
 ];
+
+// Kinds of elements that the guide has a section of.
+const EXPLAINED: Partial<Record<Element["kind"], Place>> = {
+  map_frame: "frame",
+  inset: "frame",
+  locator: "frame",
+  index_frame: "frame",
+  text: "text",
+  legend: "legend",
+  scale_bar: "scaleBar",
+  north_arrow: "north",
+  north_diagram: "north",
+};
 
 /** What is selected on the page: one element with its settings, or several together. */
 export function ElementCard({
@@ -71,7 +85,7 @@ export function ElementCard({
     );
   return (
     <Card
-      help="element"
+      help={(one && EXPLAINED[one.kind]) ?? "element"}
       title={one ? titleOf(one) : t("%{length} elements", { length: selected.length })}
       note={one && titleOf(one) !== elementTitles[one.kind] ? elementTitles[one.kind].toLowerCase() : undefined}
     >

@@ -6,6 +6,7 @@ import type { IndexPatch } from "../api/indexAnswer";
 import { listed, ratio } from "../api/words";
 import { readAngle, readScale } from "../numbers/read";
 import { written } from "../numbers/written";
+import type { Place } from "../guide/places";
 import { Card } from "../frame/Card";
 import { Field } from "../fields/Field";
 import { useAreaAttributes } from "../api/useAttributes";
@@ -29,6 +30,8 @@ export interface Trying {
 
 interface SettingsCardProps {
   title: string;
+  // What of the guide explains it.
+  help: Place;
   trial: Trial;
   // What the change is called.
   label: string;
@@ -37,10 +40,10 @@ interface SettingsCardProps {
 }
 
 /** Settings of the index that are tried before they are applied: the map shows the cells that would come. */
-export function SettingsCard({ title, trial, label, onBack, children }: SettingsCardProps) {
+export function SettingsCard({ title, help, trial, label, onBack, children }: SettingsCardProps) {
   const { answer, foretold, problem } = trial;
   return (
-    <Card help="index" title={title}>
+    <Card help={help} title={title}>
       <Button startIcon={<BackIcon />} onClick={onBack} sx={{ mb: 1 }}>
         {t("Back to the cell")}
       </Button>
