@@ -46,7 +46,7 @@ RSpec.describe TileLoom::CoordinateGrid do
       )
       expect { interval.parse("1 deg").in(crs["EPSG:2277"]) }.to raise_error(
         TileLoom::Refusal,
-        /counts in US survey foots?; enter a length/
+        /is in US survey feet; enter a length/
       )
     end
 

@@ -75,7 +75,7 @@ module TileLoom
           "grid.angle_for_lengths",
           interval: to_s,
           crs: crs.name,
-          unit: crs.unit&.name || crs.unit_name,
+          unit: crs.unit&.plural || "#{crs.unit_name}s",
           at: at
         )
       end
