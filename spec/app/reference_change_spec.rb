@@ -121,7 +121,7 @@ RSpec.describe App::ReferenceChange do
     expect(App::Reprojection.last.reason).to match(/Feature 1 of Area lies outside what/)
     expect(App::FeatureBlock.distinct.pluck(:edition)).to eq([1])
     expect { App::BookChanges.new(book.reload).apply({"crs" => "EPSG:27700"}, label: "x") }.to invalid(
-      /changed by choosing another/
+      /choose another in the statement/
     )
   end
 

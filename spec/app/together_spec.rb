@@ -216,7 +216,7 @@ RSpec.describe "Together" do
       expect(cell("remove", "sessionA", seen, cells: [three["cell_id"]])[0]).to eq(200)
       expect(cell("move", "sessionA", seen, cells: [one["cell_id"]], dx: 5, dy: 0)[0]).to eq(200)
       expect(cell("move", "sessionB", seen, cells: [one["cell_id"]], dx: 5, dy: 0)).to match(
-        [409, include("message" => /Sheet #{one["name"]} was changed by someone else meanwhile/)]
+        [409, include("message" => /Sheet #{one["name"]} was changed by someone else in the meantime/)]
       )
       expect(fresh.index.rows.first(2).map { |row| row.values_at("name", "moved") }).to eq(
         [[one["name"], true], ["Z9", false]]
@@ -257,7 +257,7 @@ RSpec.describe "Together" do
       cell("move", "sessionB", cells: [first["cell_id"]], dx: 0, dy: 30)
       cell("move", "sessionB", cells: [first["cell_id"]], dx: 5, dy: 0)
       expect(step("undo", "sessionA")).to match(
-        [409, include("message" => /centre easting of sheet Z9 at [\d.]+, and someone else has made it [\d.]+ since/)]
+        [409, include("message" => /centre easting of sheet Z9 at [\d.]+, and someone else has since set it to [\d.]+/)]
       )
     end
   end

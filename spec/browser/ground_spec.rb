@@ -37,7 +37,7 @@ RSpec.describe "Ground", type: :feature do
         expect(page).to have_css("aside img[alt='Preview of scan']", wait: 30)
         expect(page).to have_css("aside", text: "300 × 200 px of 3 m")
         expect_accessible
-        find("aside [role=combobox]", text: "a picture").click
+        find("aside [role=combobox]", text: "an image").click
         find("li[role=option]", text: "heights or other values").click
         click_button("Import")
         expect(page).to have_css("[data-part=scan] image", visible: :all, wait: 60)

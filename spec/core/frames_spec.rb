@@ -215,7 +215,7 @@ RSpec.describe TileLoom::Furniture::Elements::Inset do
       TileLoom::Compose::GridTrial.new(sheet(*book(frame)), "in").to_h["grids"].first
     end
     expect(told[100_000]["wider"]).to eq("x" => "1 min", "y" => "1 min")
-    expect(told[100_000]["warnings"]).to include(a_string_matching(/an interval of 1 min suits it/))
+    expect(told[100_000]["warnings"]).to include(a_string_matching(/use an interval of 1 min/))
     expect(told[40_000]["wider"]).to be_nil
   end
 

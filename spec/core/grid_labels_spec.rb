@@ -310,7 +310,7 @@ RSpec.describe TileLoom::CoordinateGrid::Labels do
         ).to match(x: be > 10, y: be > 3)
         told = TileLoom::CoordinateGrid::Words.new(entry, view).warnings
         expect(told.grep(/line/)).to match(
-          entry.labels.ruled_out.zero? ? [] : [/\A#{entry.labels.ruled_out} lines of “g” have no label by that rule/]
+          entry.labels.ruled_out.zero? ? [] : [/\A#{entry.labels.ruled_out} lines of “g” are unlabelled by that rule/]
         )
         entry.labels.placed.combination(2) { |one, other| expect(one.spot.touches?(other.spot)).to be(false) }
       end

@@ -73,7 +73,7 @@ RSpec.describe TileLoom::Document::TakenBack do
       [layers.call(dams), layers.call(red), layers.call(green), /left “Layers › dams › Colour” at “red”.*“green”/],
       [layers.call(dams), layers.call(red), layers.call(peat), /“Layers › dams › Colour” was removed by someone else/],
       [layers.call(peat), layers.call(dams, peat), layers.call(green, peat), /left “Layers › dams” at .*blue.*green/],
-      [layers.call(dams), layers.call, layers.call(green), /left “Layers › dams” at nothing.*made it .*green/],
+      [layers.call(dams), layers.call, layers.call(green), /left “Layers › dams” at nothing.*set it to .*green/],
       [layers.call(dams, peat), layers.call(peat, dams), layers.call(peat), /“Layers › dams” was removed/],
       [layers.call(dams), layers.call(red), {"title" => "x"}, /“Layers › Dams › Colour” was removed/]
     ].each { |*states, words| expect { taken_back(*states) }.to raise_error(TileLoom::Refusal, words) }

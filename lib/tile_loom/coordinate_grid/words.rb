@@ -91,7 +91,7 @@ module TileLoom
         wider = widening.intervals or return nil
         both = wider.values.uniq.join(" by ")
         "Lines of #{name} are #{Units::Number.plain(widening.pitch_mm, decimals: 1)} mm apart at this scale; " \
-          "an interval of #{both} suits it."
+          "use an interval of #{both}."
       end
 
       def many_nodes
@@ -117,7 +117,8 @@ module TileLoom
 
       def unwritten
         count = @drawn.labels&.ruled_out.to_i
-        "#{count} #{lines_have(count)} no label by that rule." if count.positive?
+        return unless count.positive?
+        "#{count} #{(count == 1) ? "line of #{name} is" : "lines of #{name} are"} unlabelled by that rule."
       end
 
       def off_paper

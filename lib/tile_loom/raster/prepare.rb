@@ -13,7 +13,7 @@ module TileLoom
       SECONDS = 6 * 3600
       # Kinds that a raster is taken as, with their titles.
       KINDS = {
-        "picture" => "a picture",
+        "picture" => "an image",
         "classes" => "classes, such as land cover",
         "values" => "heights or other values"
       }.freeze

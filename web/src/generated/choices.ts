@@ -20,7 +20,7 @@ export const choices = {
   },
   layer_data: {
     taken_as: [
-      ["picture", t("a picture")],
+      ["picture", t("an image")],
       ["classes", t("classes, such as land cover")],
       ["values", t("heights or other values")],
     ],
