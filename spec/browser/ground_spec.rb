@@ -239,7 +239,7 @@ RSpec.describe "Ground", type: :feature do
           'fill="currentColor" d="M0 10V5L5 0L10 5V10Z"/></svg>'
       )
       attach_file("Your own marker, as SVG", "#{folder}/bothy.svg", visible: :all)
-      expect(page).to have_text("Left out of it: <script>.")
+      expect(page).to have_text("Not imported: <script>.")
     end
     click_button("bothy")
     expect(page).to have_button("Drawing of the marker of Huts: bothy")
@@ -323,7 +323,7 @@ RSpec.describe "Ground", type: :feature do
         huts["features"].reject! { |hut| hut["properties"]["name"] == "Gate Bothy" }
         File.write("#{folder}/huts.geojson", JSON.generate(huts))
         click_button("Huts")
-        attach_file("File with fresh features for Huts", "#{folder}/huts.geojson", visible: :all)
+        attach_file("File with newer data for Huts", "#{folder}/huts.geojson", visible: :all)
         expect(page).to have_css("aside h2", text: "New data for Huts", wait: 30)
         expect_accessible
         click_button("Update the layer")
@@ -350,7 +350,7 @@ RSpec.describe "Ground", type: :feature do
         click_button("Look again")
         expect(page).to have_css(
           "aside label",
-          text: "on the ground of the book by ETRS89 / UTM zone 29N, the book’s own",
+          text: "on the ground of the book with ETRS89 / UTM zone 29N, the book’s own",
           wait: 30
         )
         expect_accessible

@@ -27,7 +27,7 @@ RSpec.describe "Weave", type: :feature do
     expect(rows.length).to eq(27)
     click_button("Apply")
     expect(page).to have_text("26 sheets, each 785.2 × 652.7 m")
-    expect(page).to have_css("button[aria-label='How it lies: moved for the fewest sheets']")
+    expect(page).to have_css("button[aria-label='Placement: moved for the fewest sheets']")
     undo
     expect(page).to have_text("27 sheets, each 785.2 × 652.7 m")
     pick("Grid origin", "corners on round coordinates")

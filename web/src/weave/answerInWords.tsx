@@ -58,7 +58,7 @@ export function CoverageLine({ answer, onOpen }: { answer: Answer; onOpen: () =>
       {answerLine(answer)}{" "}
       {book.document.index.kind === "grid" && (
         <>
-          {rich(t("<1/> with <2/><3/>."), {
+          {rich(t("<1/> by <2/><3/>."), {
             1: count(answer.columns, "column"),
             2: count(answer.rows, "row"),
             3: answer.columns * answer.rows > answer.count && (
