@@ -112,7 +112,7 @@ RSpec.describe "Together" do
       title("Mine", "sessionA")
       title("Theirs", "sessionB")
       expect(step("undo", "sessionA")).to match(
-        [409, include("message" => /“Mine” was not undone .*it left “Title” at “Mine”.*made it “Theirs” since/)]
+        [409, include("message" => /“Mine” was not undone .*it left “Title” at “Mine”.*set it to “Theirs”/)]
       )
       expect(fresh.title).to eq("Theirs")
       expect(step("undo", "sessionB")[0]).to eq(200)

@@ -93,24 +93,6 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
         }
         label={t("Pinned: not changed by a rebuild")}
       />
-      {one && (
-        <>
-          <Shown sheet={first.number} />
-          <Row name={t("Frame")}>{paperSize(book.frame.width_mm, book.frame.height_mm)}</Row>
-          <TrueScale sheet={first.number} />
-          {first.kept && <Row name={t("Status")}>{t("not rebuilt since the frame or the data changed")}</Row>}
-          {gaps.length > 0 && (
-            <Row name={t("Neighbours")}>
-              <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
-                {gaps.map((gap) => (
-                  <li key={gap}>{gap}</li>
-                ))}
-              </Box>
-            </Row>
-          )}
-          <LeftOutOfSheet sheet={first.number} />
-        </>
-      )}
       <Typography sx={{ fontSize: 12.5, color: "text.secondary", mt: 1 }}>
         {t(
           "Drag it on the map, or move it by the arrow keys: 1 mm on paper, 10 with Shift, 0.1 with Alt. Shift-click selects several.",
@@ -145,6 +127,25 @@ export function CellCard({ selected, cells, onGone }: CellCardProps) {
           {t("Remove")}
         </Button>
       </Box>
+      {/* What comes from the server stands below what is clicked, which so stays where it is. */}
+      {one && (
+        <>
+          <Shown sheet={first.number} />
+          <Row name={t("Frame")}>{paperSize(book.frame.width_mm, book.frame.height_mm)}</Row>
+          <TrueScale sheet={first.number} />
+          {first.kept && <Row name={t("Status")}>{t("not rebuilt since the frame or the data changed")}</Row>}
+          {gaps.length > 0 && (
+            <Row name={t("Neighbours")}>
+              <Box component="ul" sx={{ m: 0, p: 0, listStyle: "none" }}>
+                {gaps.map((gap) => (
+                  <li key={gap}>{gap}</li>
+                ))}
+              </Box>
+            </Row>
+          )}
+          <LeftOutOfSheet sheet={first.number} />
+        </>
+      )}
     </Card>
   );
 }
