@@ -68,13 +68,13 @@ module TileLoom
           *layout.elements.flat_map { |element| element.shown_on&.notices(self, element.title).to_a },
           *elements.flat_map { |element| element.left_out(self) },
           *needle,
-          *language,
+          *stand_in_language,
           *missing_characters
         ].uniq
 
       private
 
-      def language
+      def stand_in_language
         return [] if book.language.known?
         [
           "Numbers and words of the pages are in English, as they cannot be written in the book's language " \

@@ -69,6 +69,7 @@ module TileLoom
         {
           "pageSizes" => Layout::PageSize::ALL.keys,
           "pageDesigns" => Layout::Designs.page_names,
+          "languageStandIns" => Languages::Known::STAND_INS,
           "standardScales" => Index::StandardScales::ALL,
           "contentsFields" => Table::Contents::FIELDS,
           "dataFormats" => Data::Formats.all.values.map(&:title_of_file),

@@ -28,8 +28,7 @@ module TileLoom
         "el" => "ελληνικά"
       }.freeze
       # What is written in another's language where there is none of its own.
-      OTHERS = {"no" => "nb", "nn" => "nb"}.freeze
-      private_constant :OTHERS
+      STAND_INS = {"no" => "nb", "nn" => "nb"}.freeze
 
       module_function
 
@@ -37,7 +36,7 @@ module TileLoom
       def code(tag)
         primary = tag.to_s[/\A[A-Za-z]+/].to_s.downcase
         exact = DATA.keys.find { |code| code.casecmp?(tag.to_s) }
-        exact || DATA.keys.find { |code| code == primary } || OTHERS[primary]
+        exact || DATA.keys.find { |code| code == primary } || STAND_INS[primary]
       end
 
       # "key" → text with %{value}, of a code; a language of a country has those of its language.

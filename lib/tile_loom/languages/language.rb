@@ -40,11 +40,15 @@ module TileLoom
       # Groups of three, with a fixed number of decimals: "12.500,5". separator: between the groups, the language's own
       # where none is given (of which some leave four digits together, CLDR's minimumGroupingDigits).
       def number(value, decimals: 0, separator: nil)
-        whole, part = format("%.#{decimals}f", value).split(".")
-        negative = whole.delete_prefix!("-") && "#{whole}#{part}".match?(/[1-9]/)
-        sign = separator || grouped_from(whole)
-        whole = whole.gsub(/(\d)(?=(\d{3})+\z)/, "\\1#{sign}")
-        "#{MINUS if negative}#{[whole, part].compact.join(decimal_beside(separator || group_sign))}"
+        text =
+          Units::Number.grouped(
+            value,
+            separator: separator || sign_for(value.round(decimals)),
+            decimals: decimals,
+            point: decimal_beside(separator || group_sign)
+          )
+        # Nothing that is rounded to zero is negative.
+        text.sub(/\A-/, text.match?(/[1-9]/) ? MINUS : "")
       end
 
       # At most `decimals` places, no trailing zeros, no groups: "12,5".
@@ -58,8 +62,8 @@ module TileLoom
 
       # "1:2.500"; a denominator that is not whole keeps up to three decimals.
       def ratio(scale, separator: nil)
-        exact = scale.is_a?(Float) ? scale.round(3).to_s.to_r : scale.to_r
-        "1:#{number(exact, separator: separator, decimals: Units::Number.places(exact, most: 3) || 3)}"
+        exact, decimals = Units::Number.denominator(scale)
+        "1:#{number(exact, separator: separator, decimals: decimals)}"
       end
 
       # The letter of "north", "east", "south" or "west".
@@ -100,7 +104,8 @@ module TileLoom
 
       private
 
-      def grouped_from(whole) = (whole.length >= 3 + @data.fetch("minimum_grouping_digits")) ? group_sign : ""
+      # Between the groups of a number, which some languages have from five digits on alone.
+      def sign_for(value) = (value.abs >= 10**(2 + @data.fetch("minimum_grouping_digits"))) ? group_sign : ""
 
       # Groups that are told apart by this language's own decimal sign leave it the other one.
       def decimal_beside(separator)

@@ -37,16 +37,18 @@ module TileLoom
       def tidy(value) = (value == value.to_i) ? value.to_i : value
 
       # "1:2,500"; a denominator that is not whole keeps up to three decimals.
-      def ratio(scale, separator: ",")
+      def ratio(scale) = "1:#{denominator(scale).then { |exact, decimals| grouped(exact, decimals: decimals) }}"
+
+      # [a scale's denominator as a Rational, how many decimals tell it, three at most].
+      def denominator(scale)
         exact = scale.is_a?(Float) ? scale.round(3).to_s.to_r : scale.to_r
-        "1:#{grouped(exact, separator: separator, decimals: places(exact, most: 3) || 3)}"
+        [exact, places(exact, most: 3) || 3]
       end
 
-      # Groups of three, from five digits on or always: 12,500.
-      def grouped(value, separator: ",", decimals: 0)
+      # Groups of three: 12,500. point: the decimal sign.
+      def grouped(value, separator: ",", decimals: 0, point: ".")
         whole, part = format("%.#{decimals}f", value).split(".")
-        whole = whole.gsub(/(\d)(?=(\d{3})+\z)/, "\\1#{separator}")
-        part ? "#{whole}.#{part}" : whole
+        [whole.gsub(/(\d)(?=(\d{3})+\z)/, "\\1#{separator}"), part].compact.join(point)
       end
     end
   end

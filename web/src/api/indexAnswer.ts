@@ -3,7 +3,6 @@ import { useBook } from "./book";
 import { get, post, type Refusal } from "./client";
 import type { Answer, BookDocument, Patch, IndexRun } from "./types";
 import { settled, wait } from "./indexRun";
-import { t } from "../texts/t";
 
 const TYPING_MS = 150;
 
@@ -14,7 +13,7 @@ export function useAnswer(index: IndexPatch | null, enabled = true) {
   const book = useBook();
   const client = useQueryClient();
   return useQuery<Answer, Refusal>({
-    queryKey: [t("index answer"), book.id, book.revision, index],
+    queryKey: ["index answer", book.id, book.revision, index],
     queryFn: async ({ signal }) => {
       // What is still being typed is not asked for; turn: of two that meet on their way the later counts.
       await wait(TYPING_MS, signal);

@@ -18,7 +18,7 @@ export const wait = (ms: number, signal?: AbortSignal) =>
   });
 
 /** The work that is under way, oldest first: each is shown, and stopped, by itself. */
-export const runsUnderWay = (book: number) => [t("index runs"), book];
+export const runsUnderWay = (book: number) => ["index runs", book];
 
 /**
  * Work on an index that the server does in a job: `answer` of the request where it was short, else what the job came

@@ -1,24 +1,18 @@
 // Numbers and lengths in words, as the sentences and cards show them.
 
+import { rounded } from "../numbers/written";
 import { counted, t } from "../texts/t";
 
-const formats = [0, 1, 2, 3].map(
-  (most) => new Intl.NumberFormat("en-GB", { minimumFractionDigits: 0, maximumFractionDigits: most }),
-);
-
-// With so many decimals at most, grouped digits and a minus sign.
-const number = (value: number, most: number) => formats[most]!.format(value).replace("-", "−");
-const whole = (value: number) => number(value, 0);
-const fine = (value: number) => number(value, 1);
+const whole = (value: number) => rounded(value, 0);
+const fine = (value: number) => rounded(value, 1);
 
 // Lengths that belong together have one number of decimals: "5,614.1 × 4,620.0".
 function pair(one: number, other: number): string {
   const decimals = [one, other].every((value) => Number.isInteger(Math.round(value * 10) / 10)) ? 0 : 1;
-  const format = new Intl.NumberFormat("en-GB", { minimumFractionDigits: decimals, maximumFractionDigits: decimals });
-  return `${format.format(one)} × ${format.format(other)}`;
+  return `${rounded(one, decimals, decimals)} × ${rounded(other, decimals, decimals)}`;
 }
 
-export const ratio = (scale: number) => `1:${number(scale, 3)}`;
+export const ratio = (scale: number) => `1:${rounded(scale, 3)}`;
 
 /** "1 sheet", "27 sheets" */
 export const count = (n: number, one: string, many = `${one}s`) => counted(n, whole(n), one, many);
@@ -33,11 +27,7 @@ export const mm = (value: number) => t("%{value} mm", { value: fine(value) });
 export const paperSize = (width: number, height: number) => t("%{value} mm", { value: pair(width, height) });
 
 /** "402 265.1"; most: decimals, where a card shows more of them than the tenth that all have. */
-export const coordinate = (value: number, most = 1) =>
-  new Intl.NumberFormat("en-GB", { maximumFractionDigits: most, minimumFractionDigits: 1 })
-    .format(value)
-    .replaceAll(",", " ")
-    .replace("-", "−");
+export const coordinate = (value: number, most = 1) => rounded(value, most, 1).replaceAll(",", " ");
 
 export function metres(value: number): string {
   return value >= 10_000 ? t("%{value} km", { value: fine(value / 1000) }) : `${fine(value)} m`;

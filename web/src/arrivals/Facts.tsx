@@ -1,3 +1,4 @@
+import { rounded } from "../numbers/written";
 import { Box } from "@mui/material";
 import type { ArrivedLayer } from "../api/types";
 import { count, metres } from "../api/words";
@@ -14,9 +15,7 @@ export function Facts({
   distance?: number | null;
   brief?: boolean;
 }) {
-  const corners = layer.box?.map((number) =>
-    new Intl.NumberFormat("en-GB", { maximumFractionDigits: Math.abs(number) > 1000 ? 0 : 4 }).format(number),
-  );
+  const corners = layer.box?.map((number) => rounded(number, Math.abs(number) > 1000 ? 0 : 4));
   return (
     <Box
       sx={{

@@ -3,6 +3,7 @@ import { useBook } from "../api/book";
 import { post } from "../api/client";
 import { endedAlready } from "../api/toldElsewhere";
 import type { IndexRun as Work } from "../api/types";
+import { written } from "../numbers/written";
 import { t } from "../texts/t";
 
 const DOING: Record<string, string> = {
@@ -39,8 +40,8 @@ export default function IndexRun({ run, narrow }: { run: Work; narrow: boolean }
         {doing}
         {run.total > 0
           ? t(": %{value} of about %{value2} steps", {
-              value: run.done.toLocaleString("en-GB"),
-              value2: run.total.toLocaleString("en-GB"),
+              value: written(run.done),
+              value2: written(run.total),
             })
           : " …"}
       </span>

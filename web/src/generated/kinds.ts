@@ -239,6 +239,7 @@ export const pageSizes = [
   "ARCH E",
 ] as const;
 export const pageDesigns = ["back-cover", "contents", "cover", "notes", "title-page"] as const;
+export const languageStandIns = { no: "nb", nn: "nb" } as const;
 export const standardScales = [
   100, 200, 250, 500, 1000, 1250, 2000, 2500, 4000, 5000, 10000, 12500, 20000, 25000, 50000, 100000, 250000, 500000,
   1000000, 2500000, 5000000, 10000000, 25000000, 50000000,

@@ -79,7 +79,7 @@ export function IntervalFields({ grid, draft, words, angles, onDraft, onSave, on
                 value: axis === "x" ? (angles ? "longitude" : "easting") : angles ? "latitude" : "northing",
               })}
               value={grid.origin?.[axis] ?? ""}
-              placeholder={angles ? t("0 deg") : "0 m"}
+              placeholder={angles ? "0 deg" : "0 m"}
               onTry={(text) =>
                 onDraft(
                   text === null ? null : { ...grid, origin: { ...grid.origin, [axis]: text.trim() || undefined } },

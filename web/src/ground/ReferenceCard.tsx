@@ -42,11 +42,11 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
     staleTime: Infinity,
   });
   const kept = useQuery({
-    queryKey: [t("saved CRSs")],
+    queryKey: ["saved CRSs"],
     queryFn: ({ signal }) => get<KeptReference[]>("/api/references/kept", signal),
   });
   const look = useQuery<Look, Refusal>({
-    queryKey: [t("reference look"), book.id, book.revision, definition, tune],
+    queryKey: ["reference look", book.id, book.revision, definition, tune],
     queryFn: ({ signal }) =>
       post<Look>(`/api/books/${book.id}/reference/look`, { definition, ...(tune && { tune }) }, { signal }),
     placeholderData: keepPreviousData,
@@ -70,12 +70,12 @@ export function ReferenceCard({ onBack }: { onBack: () => void }) {
     );
   const keepIt = () =>
     post("/api/references/kept", { name: found!.name, definition: found!.definition }).then(
-      () => client.invalidateQueries({ queryKey: [t("saved CRSs")] }),
+      () => client.invalidateQueries({ queryKey: ["saved CRSs"] }),
       (error: Error) => setProblem(error.message),
     );
   const drop = (id: number) =>
     post(`/api/references/kept/${id}`, {}, { method: "DELETE" }).then(() =>
-      client.invalidateQueries({ queryKey: [t("saved CRSs")] }),
+      client.invalidateQueries({ queryKey: ["saved CRSs"] }),
     );
   return (
     <Card help="crs" title={t("CRS")} note={t("the book’s coordinate reference system")}>

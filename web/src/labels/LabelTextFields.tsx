@@ -10,8 +10,7 @@ import { t } from "../texts/t";
 const COMPOSED = "\u0000composed";
 
 // How a field is written in a composed text.
-const tag = (name: string) =>
-  /^[A-Za-z_][\w-]*$/.test(name) ? `{{ ${name} }}` : t('{{ feature["%{name}"] }}', { name });
+const tag = (name: string) => (/^[A-Za-z_][\w-]*$/.test(name) ? `{{ ${name} }}` : `{{ feature["${name}"] }}`);
 
 /** What a label says: the value of a field, or a text that fields are filled into. */
 export function LabelTextFields({

@@ -3,7 +3,6 @@ import type Polygon from "ol/geom/Polygon";
 import VectorSource from "ol/source/Vector";
 import type { Cell, TrialCell } from "../api/types";
 import { cellFeature, described, ringOf, type CellRole } from "./cells";
-import { t } from "../texts/t";
 
 /**
  * The shapes of cells on a map. They stay the same ones while cells change, and those in the hand lie where the hand
@@ -19,7 +18,7 @@ export class CellShapes {
     const gone = new Set(this.source.getFeatures().map((feature) => feature.getId() as string));
     const fresh: Feature<Polygon>[] = [];
     for (const { cell, role } of cells) {
-      const key = role === "ghost" ? t("ghost %{number}", { number: cell.number }) : `${cell.id}`;
+      const key = role === "ghost" ? `ghost ${cell.number}` : `${cell.id}`;
       const known = this.source.getFeatureById(key) as Feature<Polygon> | null;
       if (gone.delete(key) && known) this.renew(known, cell, role);
       else fresh.push(cellFeature(cell, role, key));

@@ -4,7 +4,6 @@ import Polygon from "ol/geom/Polygon";
 import { Fill, Stroke, Style, Text } from "ol/style";
 import type { FeatureLike } from "ol/Feature";
 import type { Cell, TrialCell } from "../api/types";
-import { t } from "../texts/t";
 
 export type CellRole = "kept" | "selected" | "ghost";
 
@@ -70,7 +69,7 @@ export function cellStyle(feature: FeatureLike, resolution: number) {
     size > 34
       ? new Text({
           text: `${feature.get("pinned") ? "■ " : ""}${feature.get("name") as string}`,
-          font: t('700 %{value}px "Loom Sans"', { value: size > 80 ? 15 : 12 }),
+          font: `700 ${size > 80 ? 15 : 12}px "Loom Sans"`,
           fill: new Fill({ color: colour.line }),
           stroke: new Stroke({ color: "#fffdf6", width: 4 }),
         })

@@ -1,3 +1,4 @@
+import { rounded } from "../numbers/written";
 import { useQuery } from "@tanstack/react-query";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
@@ -25,5 +26,5 @@ export function useValue(pointer: [number, number] | null): string | null {
   const value = found.data?.values?.[0];
   if (value === undefined || !layer) return null;
   const unit = book.layers.find((known) => known.id === layer.id)?.pixels?.unit ?? "m";
-  return `${new Intl.NumberFormat("en-GB", { maximumFractionDigits: 1 }).format(value)} ${unit}`;
+  return `${rounded(value, 1)} ${unit}`;
 }

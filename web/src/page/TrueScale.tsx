@@ -4,12 +4,13 @@ import { useQuery } from "@tanstack/react-query";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
 import { count, groundSize } from "../api/words";
+import { rounded } from "../numbers/written";
 import { Row } from "../frame/Card";
 import type { SheetFacts as Facts } from "../generated/answers";
 import { t } from "../texts/t";
 import { rich } from "../texts/rich";
 
-const oneDecimal = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 1, maximumFractionDigits: 1 });
+const oneDecimal = (value: number) => rounded(value, 1, 1);
 
 const useFacts = (sheet: number) => {
   const book = useBook();
@@ -22,14 +23,14 @@ const useFacts = (sheet: number) => {
 
 // Scale factors that differ by less are told as one.
 const ALIKE = 5e-5;
-const factor = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 5, maximumFractionDigits: 5 });
+const factor = (value: number) => rounded(value, 5, 5);
 
 function factors({ point_scale, meridian_scale, areal_scale }: Facts): string {
-  if (Math.abs(point_scale - meridian_scale) < ALIKE) return factor.format(point_scale);
+  if (Math.abs(point_scale - meridian_scale) < ALIKE) return factor(point_scale);
   return t("%{point_scale} along the bar, %{meridian_scale} along the meridian, %{areal_scale} of areas", {
-    point_scale: factor.format(point_scale),
-    meridian_scale: factor.format(meridian_scale),
-    areal_scale: factor.format(areal_scale),
+    point_scale: factor(point_scale),
+    meridian_scale: factor(meridian_scale),
+    areal_scale: factor(areal_scale),
   });
 }
 
@@ -55,7 +56,7 @@ export function TrueScale({ sheet }: { sheet: number }) {
   const facts = useFacts(sheet);
   return (
     <>
-      <Row name={t("Scale on the ellipsoid")}>{facts.data ? `1:${oneDecimal.format(facts.data.true_scale)}` : "…"}</Row>
+      <Row name={t("Scale on the ellipsoid")}>{facts.data ? `1:${oneDecimal(facts.data.true_scale)}` : "…"}</Row>
       <Row name={t("Scale factor")}>{facts.data ? factors(facts.data) : "…"}</Row>
       <Row name={t("Convergence")}>{facts.data?.convergence ?? "…"}</Row>
     </>

@@ -1,7 +1,7 @@
+import { rounded } from "../numbers/written";
 import { t } from "../texts/t";
 
-const plain = (number: number, digits = 2) =>
-  new Intl.NumberFormat("en-GB", { maximumFractionDigits: digits }).format(number);
+const plain = (number: number, digits = 2) => rounded(number, digits);
 
 /** "4,640 × 3,200 px of 1 m" */
 export function sizeOf(width: number, height: number, pixel_m: [number, number] | null): string {

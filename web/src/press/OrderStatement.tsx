@@ -127,9 +127,7 @@ function PlanLine({ draft: { plan, change } }: { draft: OrderDraft }) {
     <>
       {rich(t("<1/><2/>, about <3/>, ready in about <4/>.<5/>"), {
         1: <b>{count(files, "file")}</b>,
-        2:
-          pixels &&
-          t(" of up to %{value} px", { value: pixels.map((side) => side.toLocaleString("en-GB")).join(" × ") }),
+        2: pixels && t(" of up to %{value} px", { value: pixels.map((side) => written(side)).join(" × ") }),
         3: bytes(plan.data.bytes),
         4: time(plan.data.seconds),
         5: notices.length > 0 && ` ${notices.join(" ")}`,

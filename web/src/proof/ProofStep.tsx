@@ -150,7 +150,7 @@ export function ProofStep() {
               <FeatureShown sheet={cell.number} />
               <Row
                 name={t("Scale")}
-                unit={book.document.index.held === "ellipsoid" ? "on the ellipsoid" : "on the projection"}
+                unit={book.document.index.held === "ellipsoid" ? t("on the ellipsoid") : t("on the projection")}
               >
                 {ratio(cell.scale)}
               </Row>

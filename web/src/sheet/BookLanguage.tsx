@@ -7,6 +7,8 @@ import { t } from "../texts/t";
 
 const titles: Record<string, string> = Object.fromEntries(languages);
 
+const shown = (code: string) => (titles[code] ? `${titles[code]} (${code})` : code);
+
 /** In which language the pages say what they have of themselves: digits, dates, directions, words. */
 export function BookLanguage() {
   const book = useBook();
@@ -15,7 +17,9 @@ export function BookLanguage() {
   const language = book.document.language ?? "en";
   const known = languageOf(language);
   const keep = async (text: string | null) => {
-    const tag = (text ?? "").trim();
+    const typed = (text ?? "").trim();
+    // What is shown of one of the list may have been typed, or left as it was.
+    const tag = languages.find(([code]) => typed === shown(code))?.[0] ?? typed;
     if (tag === "" || tag === language) return;
     try {
       await change("Language", { language: tag });
@@ -33,14 +37,10 @@ export function BookLanguage() {
       options={languages.map(([code]) => code)}
       // All of them, whatever the field says.
       filterOptions={(options) => options}
-      getOptionLabel={(code) => (titles[code] ? `${titles[code]} (${code})` : code)}
+      getOptionLabel={shown}
       value={language}
       onChange={(_, value) => void keep(value)}
-      onBlur={(event) => {
-        const typed = (event.target as HTMLInputElement).value;
-        const chosen = languages.find(([code, title]) => typed === `${title} (${code})`)?.[0];
-        void keep(chosen ?? typed);
-      }}
+      onBlur={(event) => void keep((event.target as HTMLInputElement).value)}
       renderInput={(params) => (
         <TextField {...params} label={t("Language")} error={problem !== null} helperText={problem ?? note} />
       )}

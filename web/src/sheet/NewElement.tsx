@@ -22,7 +22,7 @@ export function NewElement({ elements }: { elements: Elements }) {
   const globe = () => {
     setAnchor(null);
     void elements
-      .createWith(t("New globe"), "inset", [(width - 40) / 2, (height - 40) / 2, 40, 40], {
+      .createWith("New globe", "inset", [(width - 40) / 2, (height - 40) / 2, 40, 40], {
         title: t("Globe"),
         globe: {},
         layers: "none",

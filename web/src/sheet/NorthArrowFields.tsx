@@ -127,13 +127,13 @@ function OwnArrow({
 }) {
   const book = useBook();
   const known: (readonly [string, string])[] = [
-    ...(book.document.markers ?? []).map(({ id, title }) => [t("drawing %{id}", { id }), title] as const),
-    ...(book.document.pictures ?? []).map(({ id, title }) => [t("picture %{id}", { id }), title] as const),
+    ...(book.document.markers ?? []).map(({ id, title }) => [`drawing ${id}`, title] as const),
+    ...(book.document.pictures ?? []).map(({ id, title }) => [`picture ${id}`, title] as const),
   ];
   const value: string = element.picture
-    ? t("picture %{picture}", { picture: element.picture })
+    ? `picture ${element.picture}`
     : element.drawing
-      ? t("drawing %{drawing}", { drawing: element.drawing })
+      ? `drawing ${element.drawing}`
       : "";
   const choose = (kind: string, id: string) =>
     onSave({

@@ -54,7 +54,7 @@ export function OwnFields() {
       </Box>
       {fields.length > 0 && (
         <Box sx={{ fontSize: 12.5, color: "text.secondary", mt: 0.5 }}>
-          {rich(t("Live text has each as <1/>, on sheets and in names of files."), { 1: t("{{ fields.name }}") })}
+          {rich(t("Live text has each as <1/>, on sheets and in names of files."), { 1: "{{ fields.name }}" })}
         </Box>
       )}
       <Button

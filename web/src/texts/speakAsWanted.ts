@@ -1,3 +1,4 @@
+import { lookUp } from "./lookUp";
 import { speak } from "./t";
 
 // A translation is a file beside this one: en.json with other texts, under the name of its language.
@@ -5,9 +6,8 @@ const translations = import.meta.glob<Record<string, string>>(["./*.json", "!./e
 
 /** Which of the languages that there are is wanted first, by the tags of a browser; English where none is. */
 export function languageFor(wanted: readonly string[], there: readonly string[]): string {
-  for (const tag of wanted.map((known) => known.toLowerCase())) {
-    const primary = tag.split("-")[0] ?? "";
-    const found = [tag, primary].find((known) => known === "en" || there.includes(known));
+  for (const tag of wanted) {
+    const found = lookUp(tag, ["en", ...there]);
     if (found) return found;
   }
   return "en";

@@ -21,18 +21,12 @@ export default function OpenedSettings({
   const Settings = SETTINGS[index.kind];
   if (open === "names")
     return (
-      <SettingsCard help="names" title={t("Names")} trial={trial} label={t("Names")} onBack={onBack}>
+      <SettingsCard help="names" title={t("Names")} trial={trial} label="Names" onBack={onBack}>
         <NamesSettings index={trial.index} tried={trial.trial} onTry={trial.add} />
       </SettingsCard>
     );
   return (
-    <SettingsCard
-      help="index"
-      title={titleOf(index.kind)}
-      trial={trial}
-      label={t("Placement of the index")}
-      onBack={onBack}
-    >
+    <SettingsCard help="index" title={titleOf(index.kind)} trial={trial} label="Placement of the index" onBack={onBack}>
       <Settings index={trial.index} onTry={trial.add} />
     </SettingsCard>
   );

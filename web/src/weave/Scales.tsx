@@ -1,3 +1,4 @@
+import { written } from "../numbers/written";
 import { Box } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useBook } from "../api/book";
@@ -9,10 +10,9 @@ import { t } from "../texts/t";
 // "16 sheets", "more than 4,252": what is known of a scale that was not counted.
 function words(found: ScaleCount): string {
   if (found.count !== null) return count(found.count, "sheet");
-  const number = (value: number) => value.toLocaleString("en-GB");
-  if (found.more_than !== undefined) return t("more than %{more_than}", { more_than: number(found.more_than) });
+  if (found.more_than !== undefined) return t("more than %{more_than}", { more_than: written(found.more_than) });
   return found.fewer_than !== undefined
-    ? t("fewer than %{fewer_than}", { fewer_than: number(found.fewer_than) })
+    ? t("fewer than %{fewer_than}", { fewer_than: written(found.fewer_than) })
     : t("not counted");
 }
 

@@ -56,7 +56,7 @@ export function overlapInWords(index: Index): string {
 
 export const overlapAsText = (index: Index) => {
   const shown = filled(index, defaults.index);
-  const plain = t("%{overlap_mm} mm", { overlap_mm: shown.overlap_mm });
+  const plain = `${shown.overlap_mm} mm`;
   const x = index.overlap?.x ?? plain,
     y = index.overlap?.y ?? plain;
   return x === y ? x : `${x}; ${y}`;
@@ -81,7 +81,7 @@ export function gridInWords(index: Index): string {
       ? t("corners on multiples of %{multiple}", { multiple: index.origin.multiple })
       : index.origin?.kind === "point"
         ? t("from a point")
-        : "centred";
+        : t("centred");
   const turn =
     index.rotation_deg === "align"
       ? t(", aligned to the area")

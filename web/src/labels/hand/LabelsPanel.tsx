@@ -22,9 +22,9 @@ const about = (entry: LabelByHand) =>
 
 const done = (entry: LabelByHand) =>
   [
-    entry.hidden && "hidden",
-    (entry.offset_mm || entry.at) && "moved",
-    entry.rotation_deg !== undefined && "turned",
+    entry.hidden && t("hidden"),
+    (entry.offset_mm || entry.at) && t("moved"),
+    entry.rotation_deg !== undefined && t("turned"),
     entry.text !== undefined && t("other text"),
   ]
     .filter(Boolean)

@@ -30,9 +30,7 @@ export const PictureCard: KindCard<ElementOf<"picture">> = ({ element, onSave })
         ? { picture: id, drawing: undefined, colour: undefined }
         : { drawing: id, picture: undefined, fit: undefined },
     );
-  const value = element.picture
-    ? t("picture %{picture}", { picture: element.picture })
-    : t("drawing %{drawing}", { drawing: element.drawing });
+  const value = element.picture ? `picture ${element.picture}` : `drawing ${element.drawing}`;
   const known = [
     ...pictures.map((entry) => ({ kind: "picture", ...entry })),
     ...drawings.map((entry) => ({ kind: "drawing", ...entry })),

@@ -112,7 +112,7 @@ export function GroundOnPage({ perMm, selected, onPick, onSave }: GroundOnPagePr
     }
     const extent = extentOf(element);
     const fresh = movedExtent(extent, known, way);
-    const label = t("Ground of %{element}", { element: titleOf(element) });
+    const label = `Ground of ${titleOf(element)}`;
     await onSave(
       element.id,
       { extent: fresh } as Partial<Element>,
