@@ -176,7 +176,7 @@ RSpec.describe App::Routes::Arrivals do
         )
       )
     expect(arrival.remarks).to match(
-      [/Feature 1 \(F0\): (ring )?self-intersection/, /Left out: Feature 2 \(F1\) lies outside/]
+      [/Feature 1 \(F0\): (ring )?self-intersection/, /Left out: Feature 2 \(F1\) is outside/]
     )
     expect(App::Layer.find_by!(key: "hags").feature_count).to eq(1)
   end
@@ -191,7 +191,7 @@ RSpec.describe App::Routes::Arrivals do
   {
     "not JSON" => ["{", "a.geojson", /not JSON/],
     "not GeoJSON" => ["{}", "a.geojson", /./],
-    "empty" => ['{"type":"FeatureCollection","features":[]}', "a.geojson", /holds no/],
+    "empty" => ['{"type":"FeatureCollection","features":[]}', "a.geojson", /contains no/],
     "outside the reference altogether" => [
       point.call(-9, 2000),
       "a.geojson",

@@ -185,7 +185,7 @@ RSpec.describe "A book that is carried elsewhere" do
       File.write("#{folder}/a.txt", "no book")
       Zip::File.open("#{folder}/a.zip", create: true) { |zip| zip.add("a.txt", "#{folder}/a.txt") }
       sent("#{folder}/a.zip")
-      expect([last_response.status, answer["message"]]).to match([422, /holds no book.json/])
+      expect([last_response.status, answer["message"]]).to match([422, /contains no book.json/])
       path = archived(kept_book)
       Zip::File.open(path) { |zip| zip.remove("data/dams.geojsons") }
       start = sent(path, name: "moor.tileloom.zip")

@@ -105,7 +105,7 @@ RSpec.describe "Doors" do
       expect([last_response.status, answer["message"]]).to match([422, /nested more than 100 levels/])
       post("/api/books", "[#{"[]," * 4_000_001}[]]", "CONTENT_TYPE" => "application/json", "HTTP_HOST" => "localhost")
       expect([last_response.status, answer["message"]]).to match(
-        [422, /4,000,003 lists and objects; the most is 4,000,000/]
+        [422, /4,000,003 lists and objects; the limit is 4,000,000/]
       )
     end
 

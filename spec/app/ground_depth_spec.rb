@@ -36,7 +36,7 @@ RSpec.describe "Ground in depth" do
     copy =
       App::NewBook.from_folio(TileLoom::Document::Folio.new(nil, TileLoom::Document::Book.parse(last_response.body)))
     expect(copy.reload.core.layers[1].rules[0].symbol.nodes(points: [0, 0])).not_to be_empty
-    expect(send_svg("<svg/>")["message"]).to match(/hag\.svg holds no shapes/)
+    expect(send_svg("<svg/>")["message"]).to match(/hag\.svg contains no shapes/)
   end
 
   it "refuses a marker that is not there, and rules that do not fit the attributes" do

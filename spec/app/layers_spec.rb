@@ -112,7 +112,7 @@ RSpec.describe App::Routes::Layers do
     )
     expect(TileLoom::Conditions::Condition.new(answer.first["when"]).match?({"length" => 39.9})).to be(true)
     ask("/api/books/#{book.id}/layers/dams/classes?attribute=code&way=equal&count=3")
-    expect(answer["message"]).to match(/holds no numbers/)
+    expect(answer["message"]).to match(/has no numbers/)
   end
 
   it "names its attributes, and what it does not know" do

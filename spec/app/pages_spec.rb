@@ -46,7 +46,7 @@ RSpec.describe App::Routes::Layouts do
     send_json(:post, "/api/books/#{book.id}/pages", title: "Cover", place: "middle")
     expect(last_response.status).to eq(422)
     send_json(:post, "/api/books/#{book.id}/pages", title: "Notes", place: "before_sheet")
-    expect([last_response.status, last_response.body]).to match([422, /stands before a sheet, but none is named/])
+    expect([last_response.status, last_response.body]).to match([422, /belongs before a sheet, but none is named/])
     expect(document["pages"]).to be_nil
   end
 

@@ -255,7 +255,7 @@ RSpec.describe App::PressOrder do
     ask(base)
     expect(last_response.body).not_to include("moss\"}")
     send_json(:post, "#{base}/#{run.id}/repeat", {})
-    expect([last_response.status, answer["message"]]).to match([422, /Passwords are not kept/])
+    expect([last_response.status, answer["message"]]).to match([422, /Passwords are not saved/])
     expect {
       App::PressOrder.new(book, {"form" => {"kind" => "pdf_book", "pdf" => {"protected" => true}}}).place
     }.to raise_error(TileLoom::Refusal, /give a password/)
@@ -344,7 +344,7 @@ RSpec.describe App::PressOrder do
     it "is not taken to have printed where it failed" do
       done = App::Ipp.write(App::Ipp::OK, 1, {App::Ipp::JOB => {"job-id" => [:integer, 7]}})
       expect(printed(->(_) { [200, {}, [done]] })).to eq(7)
-      expect { printed(->(_) { [500, {}, [done]] }) }.to invalid(/failed to take the file \(HTTP status 500\)/)
+      expect { printed(->(_) { [500, {}, [done]] }) }.to invalid(/failed to receive the file \(HTTP status 500\)/)
       expect { printed(->(_) { [200, {}, ["hello"]] }) }.to invalid(/cannot be read/)
     end
   end

@@ -118,7 +118,7 @@ RSpec.describe App::ReferenceChange do
     expect(answer["message"]).to match(/drawn in ETRS89 .* already/)
     change_to("+proj=gnom +lat_0=-58 +lon_0=170 +ellps=GRS80 +units=m")
     expect([fresh.reference, App::Reprojection.last.state]).to eq(%w[EPSG:25829 failed])
-    expect(App::Reprojection.last.reason).to match(/Feature 1 of Area lies outside what/)
+    expect(App::Reprojection.last.reason).to match(/Feature 1 of Area is outside what/)
     expect(App::FeatureBlock.distinct.pluck(:edition)).to eq([1])
     expect { App::BookChanges.new(book.reload).apply({"crs" => "EPSG:27700"}, label: "x") }.to invalid(
       /choose another in the statement/

@@ -14,7 +14,7 @@ RSpec.describe "Scale bars and north arrows", type: :feature do
       "aside [role=status]",
       text: /100 m in 5 divisions, 39\.99 mm on this sheet; off by at most 0\.001 %/
     )
-    pick("Style", "Two units")
+    pick("Style", "two units")
     pick("Second units", "ft, miles")
     expect(page).to have_css("[data-sheet='14'] svg text", text: "200 ft", visible: :all)
     expect_accessible
@@ -32,7 +32,7 @@ RSpec.describe "Scale bars and north arrows", type: :feature do
     fill_in("Save this style as", with: "Field pair")
     find_field("Save this style as").send_keys(:enter)
     expect { App::KeptBarStyle.pluck(:name) }.to become(["Field pair"])
-    pick("Style", "Outline")
+    pick("Style", "outline")
     expect { element("scale")["style"] }.to become("outline")
     click_button("Saved styles")
     find("[role=menuitem]", text: "Field pair", match: :prefer_exact).click

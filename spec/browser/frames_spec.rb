@@ -88,7 +88,7 @@ RSpec.describe "A book of villages", type: :feature do
     expect { find_field("Centre from left, mm").value.to_f < across - 10 }.to become(true)
     saved
     add("Inset")
-    pick("Extent", "This sheet and its neighbours")
+    pick("Extent", "this sheet and its neighbours")
     saved
     click_button("Cells of the index")
     find("label", text: "Show the cells").click

@@ -44,8 +44,8 @@ RSpec.describe "Ground", type: :feature do
         expect(App::Book.find(@book.id).document["layers"].first["id"]).to eq("scan")
         click_button("scan")
         expect(page).to have_css("aside", text: "Effective 21 ppi at 1:2,500")
-        find("aside [role=combobox]", text: "Colour ramp").click
-        find("li[role=option]", text: "Shading").click
+        find("aside [role=combobox]", text: "colour ramp").click
+        find("li[role=option]", text: "shading").click
         fill_in("Exaggeration", with: "3").send_keys(:enter)
         expect(page).to have_text("All changes saved")
         expect_accessible

@@ -65,7 +65,7 @@ RSpec.describe TileLoom::Artwork::SvgReader do
   {
     "no SVG" => ["<html/>", /is not SVG/],
     "broken markup" => ["<svg><rect</svg>", /not well-formed/],
-    "nothing to draw" => ['<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>', /holds no shapes.*<script>/],
+    "nothing to draw" => ['<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>', /contains no shapes.*<script>/],
     "entities" => [%(<!DOCTYPE svg [<!ENTITY a "b">]><svg><rect width="1" height="1"/></svg>), /declares entities/],
     "a path that does not read" => ['<svg><path d="M0 0 L hello"/></svg>', /cannot be read/],
     "a path that stops" => ['<svg><path d="M0 0 L 5"/></svg>', /is cut off/],

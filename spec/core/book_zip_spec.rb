@@ -114,7 +114,7 @@ RSpec.describe TileLoom::Document::BookZip do
   end
 
   {
-    "without a document" => [->(list) { list.reject { |entry| entry.first == "book.json" } }, /holds no book.json/],
+    "without a document" => [->(list) { list.reject { |entry| entry.first == "book.json" } }, /contains no book.json/],
     "with a path that leads out" => [->(list) { list + [%w[../evil x]] }, /outside|leads/],
     "with an absolute path" => [->(list) { list + [%w[%tmp/evil x]] }, /outside|leads/],
     "with a hidden file" => [->(list) { list + [%w[data/.profile x]] }, /not a plain file/],

@@ -72,7 +72,7 @@ RSpec.describe TileLoom::Symbology::Classes do
 
   it "does with one value, and refuses none, too many classes and unknown ways" do
     expect(described_class.new([4, 4], way: "quantile", count: 5).list.map(&:count)).to eq([2])
-    expect { breaks(["a", nil], "equal", 3) }.to invalid(/holds no numbers/)
+    expect { breaks(["a", nil], "equal", 3) }.to invalid(/has no numbers/)
     expect { breaks([1], "equal", 99) }.to invalid(/from 1 to 12/)
     expect { breaks([1], "golden", 3) }.to invalid(/not a classification method/)
   end

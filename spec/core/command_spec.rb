@@ -171,7 +171,7 @@ RSpec.describe "bin/loom" do
       JSON.generate(settings.merge("index" => settings["index"].merge("scale" => 4, "overlap_mm" => 0)))
     )
     expect(loom("check", "#{@folder}/many.json")[2]).to match(
-      %r{/index/scale: At 1:4 this would make up to [\d,]+ cells .*the most is 1,000,000}
+      %r{/index/scale: At 1:4 this would make up to [\d,]+ cells .*the limit is 1,000,000}
     )
     settings["layers"][0]["data"]["file"] = "gone.geojson"
     File.write("#{@folder}/gone.json", JSON.generate(settings))
@@ -215,11 +215,11 @@ RSpec.describe "bin/loom" do
         "--area",
         "europe",
         "--scale",
-        "10000000",
+        "1:10,000,000",
         "--page",
         "A3",
         "--landscape",
-        "--reference",
+        "--crs",
         conic,
         "--title",
         "Countries",
@@ -251,7 +251,7 @@ RSpec.describe "bin/loom" do
         "huts",
         "--scale",
         "2500",
-        "--reference",
+        "--crs",
         "EPSG:4258",
         "--out",
         "#{@folder}/x.json"
@@ -268,7 +268,7 @@ RSpec.describe "bin/loom" do
         "moon",
         "--scale",
         "2500",
-        "--reference",
+        "--crs",
         "EPSG:25829",
         "--out",
         "#{@folder}/x.json"
@@ -285,14 +285,14 @@ RSpec.describe "bin/loom" do
         "huts",
         "--scale",
         "0",
-        "--reference",
+        "--crs",
         "EPSG:25829",
         "--out",
         "#{@folder}/x.json"
       )[
         2
       ]
-    ).to match(%r{/index/scale.*at least 1})
+    ).to match(/“0” is not a scale; enter 1:5,000/)
     expect(Dir.children(@folder)).to be_empty
   end
 end

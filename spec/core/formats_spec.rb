@@ -139,7 +139,7 @@ RSpec.describe TileLoom::Data::Inspection do
     )
     reader = TileLoom::Data::FileReader.open("#{@folder}/mixed.geojson", target: utm, lenient: true)
     expect(reader.features.map(&:id)).to eq([1, 3])
-    expect(reader.refused).to match([/Feature 2 \(9999\) lies outside/])
+    expect(reader.refused).to match([/Feature 2 \(9999\) is outside/])
   end
 
   # A file must not lead to other files: GDAL's virtual format would.
@@ -273,7 +273,7 @@ RSpec.describe TileLoom::Data::Inspection do
       expect(File.size(bomb)).to be < 200_000
       expect { described_class.new(bomb).layers }.to invalid(/would unfold to \d+ MB/)
       expect { described_class.new(zip("empty.zip", "readme.txt" => "x")).layers }.to invalid(
-        /holds no file that ends in .shp/
+        /contains no file that ends in .shp/
       )
       File.write("#{@folder}/no.zip", "not a zip")
       expect { described_class.new("#{@folder}/no.zip").layers }.to invalid(/not a zip file, or it is damaged/)

@@ -105,7 +105,7 @@ RSpec.describe TileLoom::Data do
       "not JSON" => ["<html>", /not JSON/],
       "not GeoJSON" => ['{"a":1}', /not GeoJSON/],
       "a list" => ["[1]", /not GeoJSON/],
-      "an empty collection" => ['{"type":"FeatureCollection","features":[]}', /holds no features/],
+      "an empty collection" => ['{"type":"FeatureCollection","features":[]}', /contains no features/],
       "no number" => [
         '{"type":"Point","coordinates":[null,5]}',
         /Feature 1 has a coordinate that is not a pair of finite numbers/
@@ -114,7 +114,7 @@ RSpec.describe TileLoom::Data do
       "a number beyond numbers" => ['{"type":"Point","coordinates":[1e999,5]}', /finite numbers/],
       "outside the domain" => [
         '{"type":"Point","coordinates":[-9,1000]}',
-        /Feature 1 lies outside what ETRS89 .* can show: the point -9, 1000/
+        /Feature 1 is outside what ETRS89 .* can show: the point -9, 1000/
       ],
       "an unknown type" => [
         '{"type":"Feature","properties":{"name":"x"},"geometry":{"type":"Circle","coordinates":[1,2]}}',

@@ -41,7 +41,7 @@ RSpec.describe TileLoom::Index::Handwork do
       ]
     )
     expect(touched(hand.nudge([1], 10, 4)).map(&:ground)).to eq([ground(401_525, 6_529_385, 1000, 750)])
-    expect { hand.move([1], 1e8, 0) }.to raise_error(TileLoom::Refusal, /Cell A1 would lie outside/)
+    expect { hand.move([1], 1e8, 0) }.to raise_error(TileLoom::Refusal, /Cell A1 would be outside/)
     expect { hand.move([], 1, 1) }.to raise_error(TileLoom::Refusal, /Select at least one/)
     expect { hand.move([1, 9], 1, 1) }.to raise_error(TileLoom::Refusal, /9/)
   end
@@ -83,7 +83,7 @@ RSpec.describe TileLoom::Index::Handwork do
     expect(names(cells)).not_to include(added.name)
     expect(turned.add(404_800, 6_528_600, name: "Quay").last.name).to eq("Quay")
     expect { turned.add(404_800, 6_528_600, name: "a1") }.to raise_error(TileLoom::Refusal, /Sheet 1 is called “A1”/)
-    expect { turned.add(1e9, 1e9) }.to raise_error(TileLoom::Refusal, /The new cell would lie outside/)
+    expect { turned.add(1e9, 1e9) }.to raise_error(TileLoom::Refusal, /The new cell would be outside/)
     alone = described_class.new([], size: size, scale: 5000).add(402_000, 6_529_000).first
     expect([alone.number, alone.scale, alone.ground.width, alone.name]).to eq([1, 5000, 2000.0, "A1"])
   end

@@ -37,31 +37,31 @@ RSpec.describe "Hostile files" do
     {
       "a virtual table over a file" => [
         "INSERT INTO sqlite_master VALUES ('table', 'leak', 'leak', 0, 'CREATE VIRTUAL TABLE leak USING VirtualText(''/etc/passwd'', ''UTF-8'', 0)')",
-        /holds the virtual table “leak”/
+        /contains the virtual table “leak”/
       ],
       "one that calls itself an index" => [
         "INSERT INTO sqlite_master VALUES ('table', 'rtree_x', 'rtree_x', 0, 'CREATE VIRTUAL TABLE rtree_x USING VirtualText(''/etc/passwd'')')",
-        /holds the virtual table “rtree_x”/
+        /contains the virtual table “rtree_x”/
       ],
-      "a view over anything" => ["CREATE VIEW leak AS SELECT * FROM huts", /holds the view “leak”/],
+      "a view over anything" => ["CREATE VIEW leak AS SELECT * FROM huts", /contains the view “leak”/],
       "a view without end" => [
         "CREATE VIEW endless AS WITH RECURSIVE c(n) AS (SELECT 1 UNION ALL SELECT n + 1 FROM c) SELECT count(*) AS n FROM c",
-        /holds the view “endless”/
+        /contains the view “endless”/
       ],
-      "a trigger" => ["CREATE TRIGGER t AFTER INSERT ON huts BEGIN DELETE FROM huts; END", /holds the trigger “t”/],
+      "a trigger" => ["CREATE TRIGGER t AFTER INSERT ON huts BEGIN DELETE FROM huts; END", /contains the trigger “t”/],
       "a trigger under the name of the standard" => [
         "CREATE TRIGGER rtree_huts_geom_insert2 AFTER INSERT ON huts BEGIN SELECT load_extension('x'); END",
-        /holds the trigger/
+        /contains the trigger/
       ],
       # What begins first holds: SQLite takes the quoted name for a name, and reads on behind it.
       "a comment that begins in a quoted name" => [
         "INSERT INTO sqlite_master VALUES ('table', 'rtree_/*x', 'rtree_/*x', 0, 'CREATE VIRTUAL TABLE " \
           "\"rtree_/*x\" USING VirtualText(''/etc/passwd'',''UTF-8'',0,COMMA,DOUBLEQUOTE,'','') --*/\" USING rtree(a)')",
-        /holds the virtual table “rtree_/
+        /contains the virtual table “rtree_/
       ],
       "one under a view of the standard" => [
         "CREATE VIEW geometry_columns AS SELECT * FROM gpkg_contents, pragma_database_list",
-        /holds the view “geometry_columns”/
+        /contains the view “geometry_columns”/
       ],
       "a view that calls itself a table" => [
         "INSERT INTO sqlite_master VALUES ('table', 'leak', 'leak', 0, 'CREATE VIEW leak AS SELECT * FROM huts')",
@@ -203,7 +203,7 @@ RSpec.describe "Hostile files" do
 
   it "counts lists and objects before it builds any, so that a small file does not fill the memory" do
     expect { TileLoom::Assets::JsonText.parse("[#{"[]," * 1_000}[]]", parts: 1_000) }.to invalid(
-      /has 1,002 lists and objects; the most is 1,000/
+      /has 1,002 lists and objects; the limit is 1,000/
     )
     ["[1e999]", "[\"\\ud800\"]", "[\"a\\u0000\"]", "[1#{"0" * 400}]", "\xFF", "{"].each do |text|
       expect { TileLoom::Assets::JsonText.parse(text) }.to invalid

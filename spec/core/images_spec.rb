@@ -91,7 +91,7 @@ RSpec.describe TileLoom::Output::Forms::Images do
     it "refuse what they cannot hold, with what to do" do
       expect { images({"format" => "jpeg", "clear" => true}) }.to invalid(/JPEG cannot have “clear”/)
       expect { images({"format" => "webp"}, ppi: 1200) }.to invalid(
-        /WebP holds at most 16,383 px a side, and sheet B2 would be 19,843 × 14,031 px; choose at most 990 ppi/
+        /WebP allows at most 16,383 px a side, and sheet B2 would be 19,843 × 14,031 px; choose at most 990 ppi/
       )
     end
   end

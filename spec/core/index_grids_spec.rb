@@ -66,7 +66,7 @@ RSpec.describe TileLoom::Index::Grid do
     options = {area: area(rectangle(0, 0, 1_000, 1_000)), size: size(100, 100, 1000)}
     expect(described_class.new(most: 100, **options).cells.length).to eq(100)
     expect { described_class.new(most: 99, **options).cells }.to invalid(
-      /would make 100 cells; the most is 99/,
+      /would make 100 cells; the limit is 99/,
       path: "/index/scale"
     )
     expect { described_class.new(most: 20, **options).cells }.to invalid(/up to 100 cells \(10 columns by 10 rows\)/)

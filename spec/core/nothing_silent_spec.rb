@@ -158,7 +158,7 @@ RSpec.describe "Nothing" do
       expect(reader.notices).to match(
         [
           "4 features have no geometry and are left out.",
-          %r{\ALeft out: Feature 6 \(F5\) lies outside what ETRS89 / UTM zone 29N can show: the point 0, 95\.\z}
+          %r{\ALeft out: Feature 6 \(F5\) is outside what ETRS89 / UTM zone 29N can show: the point 0, 95\.\z}
         ]
       )
       expect {
@@ -166,7 +166,7 @@ RSpec.describe "Nothing" do
           write("b.geojson", geojson({"type" => "Point", "coordinates" => [0, 95]})),
           target: crs("EPSG:25829")
         ).features
-      }.to invalid(/lies outside/)
+      }.to invalid(/is outside/)
     end
 
     it "of a label's field, a long text, a needle, a grid" do
@@ -302,7 +302,7 @@ RSpec.describe "Nothing" do
         "hags",
         "--scale",
         "2500",
-        "--reference",
+        "--crs",
         "EPSG:25829",
         "--out",
         "#{@folder}/hags.json"
@@ -318,7 +318,7 @@ RSpec.describe "Nothing" do
         "hags",
         "--scale",
         "2500",
-        "--reference",
+        "--crs",
         "EPSG:25829",
         "--out",
         "#{@folder}/x.json"
@@ -349,7 +349,7 @@ RSpec.describe "Nothing" do
       "500",
       "--page",
       "A5",
-      "--reference",
+      "--crs",
       "EPSG:25829",
       "--out",
       "#{@folder}/far.json"
@@ -449,7 +449,7 @@ RSpec.describe "Nothing" do
     warning = TileLoom::Crs::Accuracy.new(crs("EPSG:4267"), crs("EPSG:4326"), [-30, 40, -29, 41]).warning
     expect(warning).to match(/is made for .+ and of unknown accuracy here\. Compare with a known place\./)
     expect(TileLoom::Crs::Accuracy.new(crs("EPSG:4267"), crs("EPSG:4326"), [-96, 28.5, -95.5, 29]).warning).to match(
-      /accurate to \d+ m only/
+      /accurate only to \d+ m/
     )
   end
 

@@ -89,7 +89,7 @@ RSpec.describe TileLoom::Layout::Run do
       ["The page “Notes” is to stand before sheet Z9, which is not in the book; it stands at the end."]
     )
     expect { book(pages: [page("n", "Notes", place: "before_sheet")]) }.to invalid(
-      /stands before a sheet, but none is named/
+      /belongs before a sheet, but none is named/
     )
   end
 

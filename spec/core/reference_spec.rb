@@ -161,7 +161,7 @@ RSpec.describe TileLoom::Crs do
     moved = there.forward([-9, 50, -9, 9000])
     expect(moved.first(2)).to all(be_finite)
     expect(moved.last(2)).to all(be_infinite)
-    expect { there.forward([-9, 9000], strict: true) }.to invalid(/-9, 9000 lies outside/)
+    expect { there.forward([-9, 9000], strict: true) }.to invalid(/-9, 9000 is outside/)
   end
 
   it "refuses what is no reference, and degrees for a fixed scale" do

@@ -88,7 +88,7 @@ RSpec.describe "Styled texts" do
     "<b onclick=\"x\">y</b>" => /cannot have “onclick”/,
     "<span style=\"background: url(http://x)\">y</span>" => /cannot have “background: url/,
     "<span style=\"font-size: 9999999pt\">y</span>" => /cannot have “font-size/,
-    "<ul>text</ul>" => /<li> stands in <ul>/,
+    "<ul>text</ul>" => /<li> belongs in <ul>/,
     "<!DOCTYPE x [<!ENTITY a \"b\">]>" => /cannot have <! or <\?/,
     "#{"<b>" * 40}x#{"</b>" * 40}" => /more than 20 deep/
   }.each do |string, sentence|

@@ -86,7 +86,7 @@ RSpec.describe TileLoom::Crs::Tuning do
     expect(accuracy["EPSG:4326", "EPSG:25829", [-9, 58, -8, 59]].warning).to be_nil
     expect(accuracy["EPSG:4267", "EPSG:26914", [-98, 30, -97, 31]].metres).to be > 5
     expect(accuracy["EPSG:4277", "EPSG:25830", [-3, 51, -2, 52]].warning).to match(
-      /from Ordnance Survey of Great Britain 1936 to .* accurate to [23] m only/
+      /from Ordnance Survey of Great Britain 1936 to .* accurate only to [23] m/
     )
     expect(accuracy["EPSG:25830", "EPSG:25829", [-9, 58, -8, 59]].metres).to eq(0)
     rough = accuracy["+proj=longlat +ellps=clrk66", "EPSG:25829", [-9, 58, -8, 59]]

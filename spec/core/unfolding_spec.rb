@@ -36,7 +36,7 @@ RSpec.describe "Files that lie of their size" do
 
   it "counts what comes out of a zip against its list" do
     expect(unfold(lying_zip(50_000_000, 50_000_000))).to eq(50_000_000)
-    expect { unfold(lying_zip(50_000_000, 1_000)) }.to invalid(/a\.zip holds more of a\.tif than its own list says/)
+    expect { unfold(lying_zip(50_000_000, 1_000)) }.to invalid(/a\.zip contains more of a\.tif than its own list says/)
     expect(File.size(File.join(@folder, "out"))).to be <= 1_000
     expect { TileLoom::Raster::Bundle.new(lying_zip(50_000_000, 1_000)).open { |parts| parts } }.to invalid(
       /its own list/

@@ -104,11 +104,11 @@ module TileLoom
       desc "new", "write a first book for data files"
       option :data, type: :array, required: true, banner: "FILE …", desc: "data files in any format that GDAL reads"
       option :area, required: true, banner: "LAYER", desc: "the layer that the index covers"
-      option :scale, type: :numeric, required: true, banner: "N", desc: "the denominator: 5000 for 1:5,000"
+      option :scale, required: true, banner: "1:N", desc: "the scale: 1:5,000, or 5000"
       option :page, default: "A3", desc: "one of #{(Layout::PageSize.names - [Layout::PageSize::CUSTOM]).join(", ")}"
       option :landscape, type: :boolean, default: false
-      option :reference, required: true, banner: "EPSG:…", desc: "the book’s CRS"
-      option :design, default: "side-panel", desc: "a ready design: #{Layout::Designs.names.join(", ")}"
+      option :crs, required: true, banner: "EPSG:…", desc: "the book’s CRS"
+      option :design, default: "side-panel", desc: "a built-in design: #{Layout::Designs.names.join(", ")}"
       option :title, default: "New book"
       option :out, required: true, banner: "BOOK.json", desc: "the book to write"
       def new

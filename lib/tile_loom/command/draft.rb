@@ -14,7 +14,7 @@ module TileLoom
 
       # The settings of the book document; yields the name of each layer as it is read.
       def settings(&said)
-        crs = Crs::System.find(@options[:reference]).for_fixed_scale!(path: "--reference")
+        crs = Crs::System.find(@options[:crs]).for_fixed_scale!(path: "--crs")
         @operations = Crs::Operations::NONE
         layers = @options[:data].flat_map { |file| layers_of(file) }
         found =
@@ -22,7 +22,7 @@ module TileLoom
         Document::Starter
           .document(
             title: @options[:title],
-            reference: @options[:reference],
+            reference: @options[:crs],
             area: area(found),
             layers: found,
             scale: scale,
@@ -37,7 +37,9 @@ module TileLoom
 
       private
 
-      def scale = Units::Number.tidy(@options[:scale])
+      def scale
+        Units::NumberText.denominator(@options[:scale]) or raise Refusal.new("command.no_scale", text: @options[:scale])
+      end
 
       def layers_of(file)
         raise Refusal.new("command.no_such_file", file: file) unless File.file?(file)

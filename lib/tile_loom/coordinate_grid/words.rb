@@ -102,7 +102,7 @@ module TileLoom
             .map { |found| %i[x y].map { |axis| found.lines.count { |line| line.axis == axis } }.reduce(:*) }
             .max
         return nil if most <= Mesh::MOST_NODES
-        "#{name} would draw #{Units::Number.grouped(most)} #{Looks.of(@drawn.grid.look).title.downcase}, more than " \
+        "#{name} would draw #{Units::Number.grouped(most)} #{Looks.of(@drawn.grid.look).title}, more than " \
           "#{Units::Number.grouped(Mesh::MOST_NODES)}, so none is drawn; choose a wider interval."
       end
 

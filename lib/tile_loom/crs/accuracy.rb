@@ -25,7 +25,7 @@ module TileLoom
         return rough if metres.nil?
         return nil if metres <= NOTEWORTHY_M
         reached = Units::Number.plain(metres, decimals: 1)
-        "The way from #{@from.datum} to #{@to.datum} is accurate to #{reached} m only."
+        "The transformation from #{@from.datum} to #{@to.datum} is accurate only to #{reached} m."
       end
 
       private
@@ -37,7 +37,7 @@ module TileLoom
             "one, which may be off by hundreds of metres. Compare with a known place."
           )
         end
-        "The way from #{@from.datum} to #{@to.datum}, “#{operation.name}”, is " \
+        "The transformation from #{@from.datum} to #{@to.datum}, “#{operation.name}”, is " \
           "#{"made for #{operation.area} and " unless operation.area.empty?}of unknown accuracy here. Compare with a known place."
       end
 

@@ -38,7 +38,7 @@ module TileLoom
       end
 
       # What it shows, in words, on a sheet.
-      def words(_sheet) = self.class.title.downcase
+      def words(_sheet) = self.class.title
 
       # Is it the same on all sheets?
       def alike? = !turned_with_sheet?

@@ -25,7 +25,7 @@ module TileLoom
       part :held,
         choice("projection", "ellipsoid"),
         default: "projection",
-        about: "What the scale holds: the map plane (projection), or the ellipsoid at the sheet's centre."
+        about: "Where the scale is true: the map plane (projection), or the ellipsoid at the sheet's centre."
       part :overlap,
         SIDES[Overlap::TEXT],
         default: {},

@@ -30,6 +30,12 @@ module TileLoom
         PLAIN.match?(plain) ? plain.tr(",", ".").sub(/\A([+-]?)\./, "\\10.").to_r : nil
       end
 
+      # The denominator of a scale as it is shown, "1:2,500", or alone, "2500"; nil for what is not one above nothing.
+      def denominator(text)
+        value = read(text.to_s.sub(/\A\s*1\s*:/, ""))&.to_f
+        (value&.finite? && value.positive?) ? Number.tidy(value) : nil
+      end
+
       # "1 1/4"
       def fraction(plain)
         sign, whole, part, of = FRACTION.match(plain).captures

@@ -33,7 +33,7 @@ export function Facts({
         {layer.asks_columns ? "" : `, ${layer.geometry.toLowerCase()}`}
       </dd>
       <dt>{t("CRS")}</dt>
-      <dd>{layer.reference_name ?? t("not said")}</dd>
+      <dd>{layer.reference_name ?? t("not stated")}</dd>
       {corners && !brief && (
         <>
           <dt>{t("Extent")}</dt>

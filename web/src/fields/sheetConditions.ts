@@ -11,7 +11,7 @@ const OF_SHEET: Attribute[] = [
   { name: "sheet.number", type: "integer", title: t("sheet: number") },
   { name: "sheet.row", type: "integer", title: t("sheet: row") },
   { name: "sheet.column", type: "text", title: t("sheet: column") },
-  { name: "sheet.scale", type: "real", title: t("sheet: scale, 1 to") },
+  { name: "sheet.scale", type: "real", title: t("sheet: scale, 1 : n") },
   { name: "sheet.north", type: "text", title: t("sheet: neighbour north") },
   { name: "sheet.east", type: "text", title: t("sheet: neighbour east") },
   { name: "sheet.south", type: "text", title: t("sheet: neighbour south") },

@@ -2873,7 +2873,7 @@ export interface Index {
   buffer?: GroundLength;
   scale: Scale;
   /**
-   * What the scale holds: the map plane (projection), or the ellipsoid at the sheet's centre.
+   * Where the scale is true: the map plane (projection), or the ellipsoid at the sheet's centre.
    */
   held?: "projection" | "ellipsoid";
   /**

@@ -22,27 +22,27 @@ export const elements = [
   ["grid_note", t("Note on a grid")],
 ] as const;
 export const barStyles = [
-  ["chequered", t("Chequered")],
-  ["double_chequered", t("Double chequered")],
-  ["outline", t("Outline")],
-  ["ticked_line", t("Ticked line")],
-  ["stepped", t("Stepped")],
-  ["tapered", t("Tapered")],
-  ["fraction_alone", t("Fraction alone")],
-  ["two_units", t("Two units")],
+  ["chequered", t("chequered")],
+  ["double_chequered", t("double chequered")],
+  ["outline", t("outline")],
+  ["ticked_line", t("ticked line")],
+  ["stepped", t("stepped")],
+  ["tapered", t("tapered")],
+  ["fraction_alone", t("fraction alone")],
+  ["two_units", t("two units")],
 ] as const;
 export const gridLooks = [
-  ["lines", t("Lines")],
-  ["crosses", t("Crosses")],
-  ["ticks", t("Ticks")],
-  ["dots", t("Dots")],
-  ["squares", t("Squares")],
+  ["lines", t("lines")],
+  ["crosses", t("crosses")],
+  ["ticks", t("ticks")],
+  ["dots", t("dots")],
+  ["squares", t("squares")],
 ] as const;
 export const borders = [
-  ["plain", t("Plain")],
-  ["ticked", t("Ticked")],
-  ["double", t("Double")],
-  ["banded", t("Banded")],
+  ["plain", t("plain")],
+  ["ticked", t("ticked")],
+  ["double", t("double")],
+  ["banded", t("banded")],
 ] as const;
 export const indexKinds = [
   ["grid", t("Grid")],
@@ -82,17 +82,17 @@ export const forms = [
   ["imposed", t("an imposed PDF")],
 ] as const;
 export const rasterLooks = [
-  ["picture", t("Picture")],
-  ["classes", t("Classes")],
-  ["ramp", t("Colour ramp")],
-  ["shading", t("Shading")],
+  ["picture", t("image")],
+  ["classes", t("classes")],
+  ["ramp", t("colour ramp")],
+  ["shading", t("shading")],
 ] as const;
 export const lineEnds = [
-  ["head", t("Filled arrowhead")],
-  ["swept", t("Swept arrowhead")],
-  ["open", t("Open arrowhead")],
-  ["dot", t("Dot")],
-  ["cross_bar", t("Bar across")],
+  ["head", t("filled arrowhead")],
+  ["swept", t("swept arrowhead")],
+  ["open", t("open arrowhead")],
+  ["dot", t("dot")],
+  ["cross_bar", t("bar across")],
 ] as const;
 export const legendRows = [
   ["entry", t("Entry")],
@@ -103,22 +103,22 @@ export const legendRows = [
   ["grid", t("Grid")],
 ] as const;
 export const extents = [
-  ["whole_index", t("The whole index")],
-  ["sheet", t("Round this sheet")],
-  ["neighbours", t("This sheet and its neighbours")],
-  ["fixed", t("A fixed place")],
-  ["features", t("Features")],
-  ["detail", t("A detail of another frame")],
+  ["whole_index", t("the whole index")],
+  ["sheet", t("around this sheet")],
+  ["neighbours", t("this sheet and its neighbours")],
+  ["fixed", t("a fixed place")],
+  ["features", t("features")],
+  ["detail", t("a detail of another frame")],
 ] as const;
 export const areaSamples = [
-  ["rectangle", t("Rectangle")],
-  ["irregular_area", t("Irregular area")],
-  ["own", t("Own shape")],
+  ["rectangle", t("rectangle")],
+  ["irregular_area", t("irregular area")],
+  ["own", t("own shape")],
 ] as const;
 export const lineSamples = [
-  ["straight", t("Straight")],
-  ["bent", t("Bent")],
-  ["winding", t("Winding")],
+  ["straight", t("straight")],
+  ["bent", t("bent")],
+  ["winding", t("winding")],
 ] as const;
 export const lengthUnits = [
   ["mm", t("millimetre")],

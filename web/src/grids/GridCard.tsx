@@ -130,7 +130,7 @@ export function GridCard({ frame, grid, words, sheet, onSave, onGhost, onBack }:
         onSettle={settle}
       />
 
-      <Heading text={t("Look")} />
+      <Heading text={t("Appearance")} />
       <GridLookFields grid={grid} keep={keep} />
 
       <Heading text={t("Labels")} />

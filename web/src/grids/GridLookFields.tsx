@@ -56,7 +56,7 @@ export function GridLookFields({ grid, keep }: { grid: Grid; keep: (patch: Parti
       {look === "ticks" && <NumberOf label={t("Length, mm")} part="grid" of="tick_mm" given={shown} onSave={keep} />}
       {look === "ticks" && (
         <Choice
-          label={t("Ticks lie")}
+          label={t("Side of the ticks")}
           value={shown.ticks}
           choices={choices.grid.ticks}
           onChoose={(ticks) => keep({ ticks })}

@@ -233,7 +233,7 @@ function Appearance({ layer, put }: { layer: Layer; put: Put }) {
                 : t("as the book (fixed on paper)")}
             </MenuItem>
             <MenuItem value="paper">{t("fixed on paper")}</MenuItem>
-            <MenuItem value="ground">{t("of its own scale")}</MenuItem>
+            <MenuItem value="ground">{t("scaled with the map")}</MenuItem>
           </TextField>
           {layer.design_scale ? (
             <Field label={t("Sizes correct at")} value={ratio(layer.design_scale)} onSave={design} />

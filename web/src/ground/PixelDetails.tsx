@@ -56,7 +56,7 @@ export function PixelDetails({
         limits={limits.book.resolution_ppi}
         onSave={(ppi) => change("Resolution", { resolution_ppi: Math.round(ppi) })}
       />
-      <Heading text={t("Look")} />
+      <Heading text={t("Appearance")} />
       <LookFields layer={layer} pixels={pixels} put={put} />
       {pixels.kind === "values" && (
         <>

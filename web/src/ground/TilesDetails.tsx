@@ -42,7 +42,7 @@ export function TilesDetails({
           await put(`Attribution of ${layer.title}`, { ...layer, tiles: { ...tiles, attribution: text.trim() } });
         }}
       />
-      <Heading text={t("Look")} />
+      <Heading text={t("Appearance")} />
       <LookFields layer={layer} pixels={pixels} put={put} />
     </>
   );

@@ -48,7 +48,7 @@ export function useArrivals(): Arrivals {
         if ([file, ...beside].reduce((sum, part) => sum + part.size, 0) > (pixels ? LARGEST_PICTURE : LARGEST_FILE))
           throw new Refusal(
             t(
-              "%{name} is larger than %{value} GB, the most that can be imported at once. Cut it in parts, or leave out what the book does not show.",
+              "%{name} is larger than %{value} GB, the most that can be imported at once. Cut it into parts, or leave out what the book does not show.",
               { name: file.name, value: pixels ? 4 : 2 },
             ),
           );

@@ -13,7 +13,7 @@ export function LookingBack() {
   return (
     <Banner role="region" label={t("Looking back")}>
       <Box sx={{ flex: 1, fontSize: 14 }}>
-        {rich(t("This is the book as it was<1/>, to be looked at; nothing here changes today’s book."), {
+        {rich(t("This is the book as it was<1/>; nothing you do here changes today’s book."), {
           1: book.at === 0 ? t(" when it began") : "",
         })}
       </Box>

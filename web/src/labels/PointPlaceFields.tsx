@@ -61,7 +61,7 @@ export function PointPlaceFields({
       <Fold title={t("Positions")}>
         <Box
           role="group"
-          aria-label={t("Positions round the symbol, the best first")}
+          aria-label={t("Positions around the symbol, the best first")}
           sx={{ display: "grid", gridTemplateColumns: "repeat(3, minmax(0, 1fr))" }}
         >
           {GRID.map(([position, title]) => {

@@ -29,11 +29,11 @@ export function ArrivedPixelsFacts({
     ],
     ["Size", sizeOf(pixels.width, pixels.height, pixels.pixel_m)],
     ["Bands", `${pixels.bands}, ${pixels.type}`],
-    ["CRS", layer.reference_name ?? t("not said")],
+    ["CRS", layer.reference_name ?? t("not stated")],
     [
       "Place",
       !pixels.located
-        ? t("not said")
+        ? t("not stated")
         : pixels.control_points > 0 && !pixels.pixel
           ? t("fitted by %{control_points} control points", { control_points: pixels.control_points })
           : null,
@@ -89,7 +89,7 @@ export function ArrivedPixelsFacts({
       </Box>
       {!pixels.located && (
         <Box role="alert" sx={{ fontSize: 13, color: "error.main", fontWeight: 600 }}>
-          {t("The file does not say where it lies. Import it together with its world file.")}
+          {t("The file does not say where it is. Import it together with its world file.")}
         </Box>
       )}
       {pixels.classes.length > 0 && (

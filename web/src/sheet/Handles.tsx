@@ -50,7 +50,7 @@ export function Handles({ element, box: [left, top, w, h], angle, perMm, onPress
       {rotates(element) && (
         <Box
           data-handle="turn"
-          title={t("Turn")}
+          title={t("Rotate")}
           onPointerDown={(event) => onTurn(event, element.id)}
           sx={{
             position: "absolute",

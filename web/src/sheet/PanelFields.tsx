@@ -61,7 +61,7 @@ export function PanelFields({ element, onSave }: { element: Panel; onSave: Save<
         )}
         {removable && (
           <Button onClick={() => void onSave({ stroke: stroke ? undefined : { colour: "#1f2a30", width_mm: 0.3 } })}>
-            {stroke ? t("No line") : t("Line round it")}
+            {stroke ? t("No line") : t("Outline")}
           </Button>
         )}
         {isCornered(element) && (element.fill || element.gradient || stroke) && (
@@ -226,8 +226,8 @@ export function ShadowFields({
             <Colour label={t("Colour of the shadow")} value={shown.colour} onSave={(colour) => keep({ colour })} />
           }
         >
-          <NumberOf label={t("To the right, mm")} part="shadow" of="dx_mm" given={shown} onSave={keep} />
-          <NumberOf label={t("Down, mm")} part="shadow" of="dy_mm" given={shown} onSave={keep} />
+          <NumberOf label={t("Offset right, mm")} part="shadow" of="dx_mm" given={shown} onSave={keep} />
+          <NumberOf label={t("Offset down, mm")} part="shadow" of="dy_mm" given={shown} onSave={keep} />
           <NumberOf label={t("Soft edge, mm")} part="shadow" of="soft_mm" given={shown} onSave={keep} />
           <Percent label={t("Opacity, %")} value={shown.opacity} onSave={(opacity) => keep({ opacity })} />
         </ColourBeside>

@@ -23,7 +23,7 @@ export function ScaleBarFields({ element, onSave }: { element: ScaleBarElement; 
       <ElementSummary id={element.id} />
       <UnitFields element={element} onSave={onSave} />
       <MarkFields element={element} onSave={onSave} />
-      <Heading text={t("Look")} />
+      <Heading text={t("Appearance")} />
       <LookFields element={element} onSave={onSave} />
       <Styles element={element} />
       <Heading text={t("Measure")} />

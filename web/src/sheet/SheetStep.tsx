@@ -97,7 +97,7 @@ export function SheetStep() {
                       onPick={select}
                       onPlace={elements.place}
                       onTurn={(id, angle) =>
-                        elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Turn")
+                        elements.patch(id, { rotation_deg: angle === 0 ? undefined : angle }, "Rotate")
                       }
                     />
                     <MapLabelMarks perMm={perMm} size={size} />

@@ -124,7 +124,7 @@ export function TableFields({
         )}
       </Box>
       {!element.continues && <Columns element={element} fields={fieldNames} onSave={onSave} />}
-      <Heading text={t("Look")} />
+      <Heading text={t("Appearance")} />
       <Box sx={{ display: "grid", gap: 1 }}>
         <Field
           label={t("Caption, with live text")}

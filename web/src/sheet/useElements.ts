@@ -68,7 +68,7 @@ export function useElements(selected: string[], onPick: (ids: string[]) => void)
         each(label, selected, (element) => ({ ...element, ...patch }) as Element),
       nudge: (dx: number, dy: number) => {
         if (free.length)
-          void ask("layout/shift", { label: t("Nudge"), ids: free, dx_mm: dx, dy_mm: dy }).catch(toldElsewhere);
+          void ask("layout/shift", { label: t("Move"), ids: free, dx_mm: dx, dy_mm: dy }).catch(toldElsewhere);
       },
       remove: () => {
         const gone = free.filter((id) => !elements.some((known) => known.id === id && isFrame(known)));

@@ -16,7 +16,7 @@ function shown(more: Partial<Index> = {}) {
 
 test("what lies as it is by itself is left out of the index", async () => {
   const onTry = shown({ fewest: "moved" });
-  await picked("Fewest sheets", "the grid lies as set below");
+  await picked("Fewest sheets", "the grid as set below");
   expect(onTry.mock.lastCall).toEqual([{ fewest: null }]);
   await picked("Cells included", "that contain a share of it");
   expect(onTry.mock.lastCall).toEqual([{ keep: 0.1 }]);

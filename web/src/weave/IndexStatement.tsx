@@ -89,7 +89,7 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
             {rich(t(", with a buffer of <1/>"), {
               1: (
                 <EntryValue
-                  label={t("Buffer round the study area")}
+                  label={t("Buffer around the study area")}
                   shown={shown.buffer}
                   text={shown.buffer}
                   read={readGround}
@@ -126,7 +126,7 @@ export function IndexStatement({ trial, open, onOpen, answer }: IndexStatementPr
         7: index.kind === "features" && shown.scale_rule.kind !== "fixed" ? t(", with scales") : "",
         8: (
           <ChoiceValue
-            label={t("What the scale holds")}
+            label={t("Where the scale is true")}
             value={shown.held}
             onChoose={(held) => keep("Scale held", { held: held as "projection" | "ellipsoid" })}
             choices={[
@@ -234,7 +234,7 @@ function AttributeValue({ index, onChoose }: { index: Index; onChoose: (attribut
   const names = useAreaAttributes(index.area);
   return (
     <ChoiceValue
-      label={t("Field of the order")}
+      label={t("Field that sets the order")}
       value={index.order?.field ?? ""}
       shown={index.order?.field ?? t("choose one")}
       choices={names.map((name) => ({ value: name, title: name }))}

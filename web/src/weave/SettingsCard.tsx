@@ -111,7 +111,7 @@ export function GridSettings({ index, onTry }: Trying) {
       <Choice
         label={t("Fewest sheets")}
         value={fewest}
-        choices={[["no", t("the grid lies as set below")], ...choices.index.fewest]}
+        choices={[["no", t("the grid as set below")], ...choices.index.fewest]}
         onChoose={async (value) => onTry({ fewest: value === "no" ? null : value })}
       />
       {fewest === "no" && (
@@ -366,7 +366,7 @@ export function LayerSettings({ index, onTry }: Trying) {
       />
       {index.rotation_field && (
         <Choice
-          label={t("Rotation counts")}
+          label={t("Direction of rotation")}
           value={shown.rotation_sense}
           choices={choices.index.rotation_sense}
           onChoose={async (rotation_sense) => onTry({ rotation_sense })}

@@ -5,7 +5,7 @@ module TileLoom
     module Styles
       # One bar of dark and light divisions.
       class Chequered < Style
-        kind "chequered", "Chequered", rank: 1
+        kind "chequered", "chequered", rank: 1
 
         def nodes(xs, zero, top) = [frame(xs, top, height), *filled(dark(cells(xs, top, height), zero))]
       end

@@ -5,7 +5,7 @@ module TileLoom
     module Styles
       # Two bars, one over the other, dark where the other is light.
       class DoubleChequered < Style
-        kind "double_chequered", "Double chequered", rank: 2
+        kind "double_chequered", "double chequered", rank: 2
         part :gap_mm, Values::Number.new(0..50), default: 0, about: "Between the rows of a double bar."
 
         def height = 2 * bar_height + between

@@ -5,7 +5,7 @@ module TileLoom
     module Styles
       # A light bar with the ratio inside and its marks at the edges.
       class FractionAlone < Style
-        kind "fraction_alone", "Fraction alone", rank: 7
+        kind "fraction_alone", "fraction alone", rank: 7
 
         # Room above and below the text, and the length of the marks, as shares of the height.
         ROOM, MARKS = 1.7, 0.25

@@ -5,7 +5,7 @@ module TileLoom
     module Styles
       # Divisions in outline.
       class Outline < Style
-        kind "outline", "Outline", rank: 3
+        kind "outline", "outline", rank: 3
 
         def nodes(xs, _zero, top) =
           [frame(xs, top, height), lines(xs[1..-2].map { |x| [x, top, x, top + height] })].reject do |node|

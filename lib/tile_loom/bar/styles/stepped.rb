@@ -5,7 +5,7 @@ module TileLoom
     module Styles
       # A line that goes up and down by a step at each mark.
       class Stepped < Style
-        kind "stepped", "Stepped", rank: 5
+        kind "stepped", "stepped", rank: 5
 
         def nodes(xs, zero, top)
           run =

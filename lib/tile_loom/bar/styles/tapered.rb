@@ -5,7 +5,7 @@ module TileLoom
     module Styles
       # A bar that widens from left to right, of dark and light divisions.
       class Tapered < Style
-        kind "tapered", "Tapered", rank: 6
+        kind "tapered", "tapered", rank: 6
 
         # Its height at the left end, as a share of that at the right.
         LEAST = 0.15

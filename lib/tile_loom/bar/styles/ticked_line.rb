@@ -5,7 +5,7 @@ module TileLoom
     module Styles
       # A line with ticks up, down or through it.
       class TickedLine < Style
-        kind "ticked_line", "Ticked line", rank: 4
+        kind "ticked_line", "ticked line", rank: 4
         part :ticks,
           Values::Choice.new(up: "up", down: "down", through: "through"),
           default: "up",

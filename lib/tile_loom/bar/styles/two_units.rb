@@ -5,7 +5,7 @@ module TileLoom
     module Styles
       # One line for two units: the ticks of the first go up, those of the second down.
       class TwoUnits < Style
-        kind "two_units", "Two units", rank: 8
+        kind "two_units", "two units", rank: 8
 
         def height = tick_height
 

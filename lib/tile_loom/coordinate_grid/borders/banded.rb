@@ -7,7 +7,7 @@ module TileLoom
       # beyond the frame; which of two steps is dark follows from the grid's numbers, so that neighbouring
       # sheets go together. Corners are mitred, or solid blocks.
       class Banded < Border
-        kind "banded", "Banded", rank: 4
+        kind "banded", "banded", rank: 4
         part :rows, Values::Whole.new(1..2), default: 1
         part :dark, Values::Types::COLOUR, about: "The line's own colour where none is given."
         part :light, Values::Types::COLOUR, default: "#ffffff"

@@ -5,7 +5,7 @@ module TileLoom
     module Borders
       # Two lines, the outer one heavier, with ticks between them at every step.
       class Double < Border
-        kind "double", "Double", rank: 3
+        kind "double", "double", rank: 3
 
         private
 

@@ -5,7 +5,7 @@ module TileLoom
     module Borders
       # One line.
       class Plain < Border
-        kind "plain", "Plain", rank: 1
+        kind "plain", "plain", rank: 1
 
         private
 

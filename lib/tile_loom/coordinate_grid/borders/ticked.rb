@@ -5,7 +5,7 @@ module TileLoom
     module Borders
       # A line with ticks outward at every step.
       class Ticked < Border
-        kind "ticked", "Ticked", rank: 2
+        kind "ticked", "ticked", rank: 2
 
         private
 

@@ -5,7 +5,7 @@ module TileLoom
     module Looks
       # Crosses where lines meet, their arms along the lines, and ticks of the same length at the frame.
       class Crosses < Look
-        kind "crosses", "Crosses", rank: 2
+        kind "crosses", "crosses", rank: 2
         part :arm_mm, Values::Number.new(above: 0, most: 100), default: 2, about: "Arms of crosses."
 
         def nodes(mesh)

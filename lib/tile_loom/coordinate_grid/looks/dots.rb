@@ -5,7 +5,7 @@ module TileLoom
     module Looks
       # Round dots where lines meet. A field of them at a known distance stands in for a scale bar.
       class Dots < Look
-        kind "dots", "Dots", rank: 4
+        kind "dots", "dots", rank: 4
         own_parts[:size_mm] = SIZE
 
         STEPS = 24

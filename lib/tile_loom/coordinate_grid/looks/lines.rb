@@ -5,7 +5,7 @@ module TileLoom
     module Looks
       # Lines through the frame, left out round labels that stand on them.
       class Lines < Look
-        kind "lines", "Lines", rank: 1
+        kind "lines", "lines", rank: 1
 
         def nodes(mesh)
           minor, major =

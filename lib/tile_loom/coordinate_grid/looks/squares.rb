@@ -5,7 +5,7 @@ module TileLoom
     module Looks
       # Small squares where lines meet, as the lines lie there.
       class Squares < Look
-        kind "squares", "Squares", rank: 5
+        kind "squares", "squares", rank: 5
         own_parts[:size_mm] = SIZE
 
         def nodes(mesh)

@@ -5,7 +5,7 @@ module TileLoom
     module Looks
       # Short lines at the frame alone, inside it, outside it, or across it.
       class Ticks < Look
-        kind "ticks", "Ticks", rank: 3
+        kind "ticks", "ticks", rank: 3
         part :tick_mm, Values::Number.new(above: 0, most: 100), default: 2, about: "Length of ticks."
         part :ticks, Values::Choice.new(inside: "inside", outside: "outside", across: "across"), default: "inside"
 

@@ -6,7 +6,7 @@ module TileLoom
       # A part of another frame of the page, so many times as large as there. It stays where it is in that frame, on any
       # sheet, or at a place of the ground, on the sheets that show that place.
       class Detail < Extent
-        kind "detail", "A detail of another frame", rank: 6
+        kind "detail", "a detail of another frame", rank: 6
         part :frame, Values::Types::ID, about: "Of which frame of the page; of its main one where none is named."
         part :times, number(1..1000), default: 4, about: "So many times as large as there."
         part :at_mm,

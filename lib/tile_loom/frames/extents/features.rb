@@ -5,7 +5,7 @@ module TileLoom
     module Extents
       # The feature that the sheet is of, or features of a layer that meet a condition.
       class Features < Extent
-        kind "features", "Features", rank: 5
+        kind "features", "features", rank: 5
         part :layer, Values::Types::ID, about: "Without one, the feature that the sheet is of."
         part :condition,
           Conditions::ConditionType.new(of_sheet: true),

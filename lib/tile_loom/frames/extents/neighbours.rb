@@ -6,7 +6,7 @@ module TileLoom
       # This sheet and so many rings of neighbours round it, as wide everywhere as where all of them are there, so that
       # all sheets have it at one scale.
       class Neighbours < Extent
-        kind "neighbours", "This sheet and its neighbours", rank: 3
+        kind "neighbours", "this sheet and its neighbours", rank: 3
         part :rings, whole(1..20), default: 1
         part :margin_percent, number(0..200), default: 2
 

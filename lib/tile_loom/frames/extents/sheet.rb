@@ -5,7 +5,7 @@ module TileLoom
     module Extents
       # Round this sheet's own ground: so many times as wide and as high.
       class Sheet < Extent
-        kind "sheet", "Round this sheet", rank: 2
+        kind "sheet", "around this sheet", rank: 2
         part :times, number(0.05..1000), default: 3, about: "The sheet's ground, so many times as wide and as high."
 
         def alike? = false

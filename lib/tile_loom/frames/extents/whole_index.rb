@@ -5,7 +5,7 @@ module TileLoom
     module Extents
       # All cells of the index; of an index sheet by parts, those of its part.
       class WholeIndex < Extent
-        kind "whole_index", "The whole index", rank: 1
+        kind "whole_index", "the whole index", rank: 1
         part :margin_percent, number(0..200), default: 3
 
         def focus(sheet, crs)

@@ -5,7 +5,7 @@ module TileLoom
     module LineEnds
       # A short stroke across the line's end, as of a dimension.
       class CrossBar < LineEnd
-        kind "cross_bar", "Bar across", rank: 5
+        kind "cross_bar", "bar across", rank: 5
 
         def runs = [[[0, 0.5, 0, -0.5], false, false]]
       end

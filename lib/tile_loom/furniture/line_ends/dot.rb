@@ -5,7 +5,7 @@ module TileLoom
     module LineEnds
       # A filled circle about the line's end.
       class Dot < LineEnd
-        kind "dot", "Dot", rank: 4
+        kind "dot", "dot", rank: 4
 
         STEPS = 32
 

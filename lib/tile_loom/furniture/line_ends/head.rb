@@ -5,7 +5,7 @@ module TileLoom
     module LineEnds
       # A filled triangle.
       class Head < LineEnd
-        kind "head", "Filled arrowhead", rank: 1
+        kind "head", "filled arrowhead", rank: 1
 
         def self.shorter = 0.9
 

@@ -5,7 +5,7 @@ module TileLoom
     module LineEnds
       # Two strokes that meet at the tip.
       class Open < LineEnd
-        kind "open", "Open arrowhead", rank: 3
+        kind "open", "open arrowhead", rank: 3
 
         def runs = [[[-0.8, 0.45, 0, 0, -0.8, -0.45], false, false]]
       end

@@ -5,7 +5,7 @@ module TileLoom
     module LineEnds
       # A filled arrowhead with a notch behind.
       class Swept < LineEnd
-        kind "swept", "Swept arrowhead", rank: 2
+        kind "swept", "swept arrowhead", rank: 2
 
         def self.shorter = 0.6
 

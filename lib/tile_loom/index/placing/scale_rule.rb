@@ -53,11 +53,12 @@ module TileLoom
       # that names the field; Refusal carries it.
       def self.denominator(field, attributes, path:)
         given = attributes[field]
-        value = given.is_a?(Numeric) ? given : Units::NumberText.read(given.to_s.sub(/\A\s*1\s*:/, ""))
-        value = value&.to_f
-        return Units::Number.tidy(value) if value&.finite? && value.positive?
-        found = attributes[field].to_s[0, 40]
-        raise Refusal.new("index.scale_of_field", field: field, found: found, at: path)
+        if given.is_a?(Numeric)
+          return Units::Number.tidy(given.to_f) if given.to_f.finite? && given.positive?
+        else
+          read = Units::NumberText.denominator(given) and return read
+        end
+        raise Refusal.new("index.scale_of_field", field: field, found: given.to_s[0, 40], at: path)
       end
 
       private

@@ -5,7 +5,7 @@ module TileLoom
     module Samples
       # Up, down and up again.
       class Bent < Sample
-        kind "bent", "Bent", rank: 5
+        kind "bent", "bent", rank: 5
         shape :line
 
         def runs(box) = [within(box, [0, 1, 0.36, 0, 0.64, 1, 1, 0])]

@@ -5,7 +5,7 @@ module TileLoom
     module Samples
       # An outline with bays: a circle whose radius swings twice and three times on its way round.
       class IrregularArea < Sample
-        kind "irregular_area", "Irregular area", rank: 2
+        kind "irregular_area", "irregular area", rank: 2
         shape :area
 
         STEPS = 48

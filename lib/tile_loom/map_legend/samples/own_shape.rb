@@ -5,7 +5,7 @@ module TileLoom
     module Samples
       # The outlines of a drawing of the book's own, as large as the room lets it be.
       class OwnShape < Sample
-        kind "own", "Own shape", rank: 3
+        kind "own", "own shape", rank: 3
         shape :area
 
         def runs(box)

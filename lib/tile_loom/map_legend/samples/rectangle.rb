@@ -5,7 +5,7 @@ module TileLoom
     module Samples
       # A rectangle as large as the room.
       class Rectangle < Sample
-        kind "rectangle", "Rectangle", rank: 1
+        kind "rectangle", "rectangle", rank: 1
         shape :area
 
         def runs(box) = [box.corners]

@@ -5,7 +5,7 @@ module TileLoom
     module Samples
       # A level line through the middle of the room.
       class Straight < Sample
-        kind "straight", "Straight", rank: 4
+        kind "straight", "straight", rank: 4
         shape :line
 
         def runs(box) = [within(box, [0, 0.5, 1, 0.5])]

@@ -5,7 +5,7 @@ module TileLoom
     module Samples
       # A wave once up and down, as of a burn.
       class Winding < Sample
-        kind "winding", "Winding", rank: 6
+        kind "winding", "winding", rank: 6
         shape :line
 
         STEPS = 32

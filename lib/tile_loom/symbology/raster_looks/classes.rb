@@ -5,7 +5,7 @@ module TileLoom
     module RasterLooks
       # A colour for each class of values, such as land cover; values of no class are clear.
       class Classes < RasterLook
-        kind "classes", "Classes", rank: 2
+        kind "classes", "classes", rank: 2
 
         MOST = 256
 

@@ -5,7 +5,7 @@ module TileLoom
     module RasterLooks
       # As a photograph or a scanned sheet: bands as red, green and blue, or one as grey.
       class Picture < RasterLook
-        kind "picture", "Picture", rank: 1
+        kind "picture", "image", rank: 1
 
         PERCENT = -100..100
         # Luma of red, green and blue (ITU-R BT.709).

@@ -6,7 +6,7 @@ module TileLoom
       # Colours that run with a number, such as height: from its lowest to its highest, between two percentages of the
       # pixels, or between limits.
       class Ramp < RasterLook
-        kind "ramp", "Colour ramp", rank: 3
+        kind "ramp", "colour ramp", rank: 3
 
         # ColorBrewer's BrBG turned about (Apache licence), as tints of heights run: green below, brown above.
         TINTS = %w[#5ab4ac #c7eae5 #f5f5f5 #f6e8c3 #d8b365].freeze

@@ -5,7 +5,7 @@ module TileLoom
     module RasterLooks
       # Relief in greys, alone or (laid on by multiplying) over what is below.
       class Shading < RasterLook
-        kind "shading", "Shading", rank: 4
+        kind "shading", "shading", rank: 4
         take Relief.parts
         part :strength, number(0..100), default: 100, about: "In per cent: how dark the shades are."
         part :legend, flag, default: false, about: "Does a legend list it?"

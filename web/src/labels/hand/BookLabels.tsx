@@ -44,7 +44,7 @@ export function BookLabels() {
           <LinearProgress
             variant="determinate"
             value={(found.pages / pages) * 100}
-            aria-label={t("%{pages} of %{pages2} pages looked at", { pages: found.pages, pages2: pages })}
+            aria-label={t("%{pages} of %{pages2} pages checked", { pages: found.pages, pages2: pages })}
           />
           <Button
             onClick={() => {
@@ -68,7 +68,7 @@ export function BookLabels() {
               2: count(found.pages, "page"),
               3:
                 found.pages < pages && !running
-                  ? t("; %{value} were not looked at", { value: pages - found.pages })
+                  ? t("; %{value} were not checked", { value: pages - found.pages })
                   : "",
               4: found.revision !== book.revision ? t(", before the last change") : "",
             })}

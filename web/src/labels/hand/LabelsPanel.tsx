@@ -24,7 +24,7 @@ const done = (entry: LabelByHand) =>
   [
     entry.hidden && t("hidden"),
     (entry.offset_mm || entry.at) && t("moved"),
-    entry.rotation_deg !== undefined && t("turned"),
+    entry.rotation_deg !== undefined && t("rotated"),
     entry.text !== undefined && t("other text"),
   ]
     .filter(Boolean)
@@ -160,7 +160,7 @@ function PickedLabel({ labels, label }: { labels: Labels; label: PlacedLabel }) 
               rotation_deg: rotation_deg === 0 ? undefined : rotation_deg,
               ...(!fixed && placed(label, label.middle)),
             },
-            "Turn the label",
+            "Rotate the label",
           )
         }
       />

@@ -11,7 +11,7 @@ import { t } from "../../texts/t";
 /** The colour and the size of type of the adjoining sheets and of the declination diagram. */
 export const DiagramCard: KindCard<ElementOf<"adjoining" | "north_diagram">> = ({ element, onSave }) => (
   <>
-    <Heading text={t("Look")} />
+    <Heading text={t("Appearance")} />
     <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
       <Colour
         label={t("Colour of the diagram")}

@@ -10,7 +10,7 @@ export const LineCard: KindCard<ElementOf<"line">> = ({ element, onSave }) => (
   <>
     <Heading text={t("Line")} />
     <LineFields element={element} onSave={onSave} />
-    <Heading text={t("Look")} />
+    <Heading text={t("Appearance")} />
     <PanelFields element={element} onSave={onSave} />
   </>
 );

@@ -7,7 +7,7 @@ import { t } from "../../texts/t";
 /** How a box, an ellipse or the neatline is drawn. */
 export const ShapeCard: KindCard<ElementOf<"box" | "ellipse" | "neatline">> = ({ element, onSave }) => (
   <>
-    <Heading text={t("Look")} />
+    <Heading text={t("Appearance")} />
     <PanelFields element={element} onSave={onSave} />
   </>
 );

@@ -115,7 +115,7 @@ export function DrawDetail({ frame, perMm, onDrawn, onCancel }: DrawDetailProps)
         )}
       </Box>
       <FrameHint left={left * perMm} top={top * perMm}>
-        {t("Drag a box round the detail; Escape cancels")}
+        {t("Drag a box around the detail; Escape cancels")}
       </FrameHint>
     </>
   );

@@ -286,7 +286,7 @@ function DetailFields({
             onSave={(x) => onSave({ ...extent, at_mm: [x, extent.at_mm![1]!] })}
           />
           <Measured
-            label={t("Down in it, mm")}
+            label={t("Centre from top, mm")}
             value={extent.at_mm[1]!}
             limits={limits.detail_extent.at_mm}
             onSave={(y) => onSave({ ...extent, at_mm: [extent.at_mm![0]!, y] })}

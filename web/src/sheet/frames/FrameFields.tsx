@@ -35,7 +35,7 @@ export function FrameFields({ element, onSave }: { element: GriddedElement; onSa
     <>
       {isInset(element) && (
         <>
-          <Heading text={t("Ground")} />
+          <Heading text={t("Map")} />
           <Box sx={{ display: "grid", gap: 1 }}>
             <FrameReference element={element} onSave={onSave as KeepFrame<InsetKind>} />
             {!globe && <ExtentFields element={element} onSave={onSave as KeepFrame<InsetKind>} />}

@@ -43,7 +43,7 @@ export function OutlineFields({ element, onSave }: { element: GriddedElement; on
             <Box sx={{ display: "flex", gap: 1, alignItems: "flex-end" }}>
               <Box sx={{ flex: 1, display: "grid" }}>
                 <Choice
-                  label={t("Ground of")}
+                  label={t("Outline of")}
                   value={other?.id ?? ""}
                   choices={[
                     ...(other ? [] : [["", t("(removed frame)")] as const]),

@@ -67,7 +67,7 @@ export function LegendCheck() {
       {busy && (
         <LinearProgress
           variant="determinate"
-          aria-label={t("Sheets whose legends were looked at")}
+          aria-label={t("Sheets whose legends were checked")}
           value={checked.count === 0 ? 0 : (100 * (checked.next ?? 0)) / checked.count}
           sx={{ mt: 0.5 }}
         />
@@ -117,7 +117,7 @@ export function LegendCheck() {
 }
 
 function summary({ found, count, stopped }: Checked): string {
-  if (stopped) return t("Stopped before all sheets were looked at.");
+  if (stopped) return t("Stopped before all sheets were checked.");
   const sheets = new Set(found.map(({ number }) => number)).size;
   if (sheets === 0)
     return count === 1
