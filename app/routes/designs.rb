@@ -9,7 +9,7 @@ module App
         "side-panel" => "legend beside the map",
         "foot-panel" => "title below, for portrait pages",
         "frame-only" => "the map, its name and scale",
-        "two-column-legend" => "a wide legend in two columns",
+        "wide-legend" => "legend in two columns beside the map",
         "narrow-side-panel" => "a narrow panel on the left",
         "pocket" => "small pages for the field",
         "wall-sheet" => "large paper, read from afar",

@@ -56,7 +56,7 @@ RSpec.describe TileLoom::Layout do
     "plain-proof" => %w[A0 A3 A4 ANSI\ A ANSI\ D],
     "pocket" => %w[A4 A5 ANSI\ A],
     "narrow-side-panel" => %w[A2 A3 A4 ANSI\ A ANSI\ B],
-    "two-column-legend" => %w[A0 A1 A2 A3 ANSI\ B ANSI\ D],
+    "wide-legend" => %w[A0 A1 A2 A3 ANSI\ B ANSI\ D],
     "wall-sheet" => %w[A0 A1 A2 ANSI\ C ANSI\ D ANSI\ E]
   }
 
