@@ -11,6 +11,9 @@ module TileLoom
     class CommandLine < Thor
       def self.exit_on_failure? = true
 
+      # Of Thor: a list of commands that help has.
+      remove_command :tree
+
       # A book of more sheets is printed only when all of them are asked for.
       MOST_UNASKED = 1_000
 
@@ -106,10 +109,10 @@ module TileLoom
       option :area, required: true, banner: "LAYER", desc: "the layer that the index covers"
       option :scale, required: true, banner: "1:N", desc: "the scale: 1:5,000, or 5000"
       option :page, default: "A3", desc: "one of #{(Layout::PageSize.names - [Layout::PageSize::CUSTOM]).join(", ")}"
-      option :landscape, type: :boolean, default: false
+      option :landscape, type: :boolean, default: false, desc: "a page wider than high"
       option :crs, required: true, banner: "EPSG:…", desc: "the book’s CRS"
       option :design, default: "side-panel", desc: "a built-in design: #{Layout::Designs.names.join(", ")}"
-      option :title, default: "New book"
+      option :title, default: "New book", desc: "the title of the book"
       option :out, required: true, banner: "BOOK.json", desc: "the book to write"
       def new
         guarded do

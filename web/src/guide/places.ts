@@ -18,7 +18,7 @@ export const CHAPTERS = [
 export const PLACES = {
   layers: "ground.layers",
   layer: "ground.one-layer",
-  arrival: "ground.what-is-brought-in",
+  arrival: "ground.what-can-be-imported",
   area: "ground.study-area",
   crs: "ground.coordinate-reference-system",
   page: "sheet.page-and-binding",
