@@ -96,7 +96,12 @@ export function TilesForm({ onDone }: { onDone: () => void }) {
             helperText={t("Printed on every sheet that shows the tiles")}
           />
           {pattern && (
-            <TextField select label={t("Maximum zoom level")} value={most} onChange={(event) => setMost(event.target.value)}>
+            <TextField
+              select
+              label={t("Maximum zoom level")}
+              value={most}
+              onChange={(event) => setMost(event.target.value)}
+            >
               {Array.from({ length: 25 }, (_, zoom) => (
                 <MenuItem key={zoom} value={String(zoom)}>
                   {zoom}

@@ -67,9 +67,7 @@ export function BookLabels() {
               1: total === 0 ? t("All labels are placed") : count(total, "unplaced label"),
               2: count(found.pages, "page"),
               3:
-                found.pages < pages && !running
-                  ? t("; %{value} were not checked", { value: pages - found.pages })
-                  : "",
+                found.pages < pages && !running ? t("; %{value} were not checked", { value: pages - found.pages }) : "",
               4: found.revision !== book.revision ? t(", before the last change") : "",
             })}
           </div>
