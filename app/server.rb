@@ -8,6 +8,7 @@ module App
     ROUTES = [
       Routes::House,
       Routes::References,
+      Routes::Shelf,
       Routes::Books,
       Routes::History,
       Routes::Starts,

@@ -5,6 +5,7 @@ module App
   module JobList
     ALL = {
       coarse_levels: CoarseLevelsJob,
+      empty_bin: EmptyBinJob,
       far_picture: FarPictureJob,
       import_arrival: ImportArrivalJob,
       index_run: IndexRunJob,

@@ -17,6 +17,7 @@ module App
       [
         uploads,
         books,
+        bin,
         arrivals,
         originals,
         expired,
@@ -46,6 +47,9 @@ module App
       gone.each(&:discard)
       report(gone.length, "half-made book", "removed")
     end
+
+    # Books whose days in the bin are over.
+    def bin = report(Bin.empty, "book", "deleted for good after #{Bin.days} days in the bin")
 
     # Files that were to be looked into or brought in, with no job to do it: they get one again, or the reason.
     def arrivals

@@ -20,6 +20,9 @@ module App
     has_many :press_runs
     has_many :reprojections
 
+    # Those on the shelf, which can be opened.
+    scope :shelved, -> { where(making: false, binned_at: nil) }
+
     # JSON as the schema of the book format has it.
     attribute :document, FrozenJson.new
 
@@ -57,6 +60,12 @@ module App
       press_runs.each(&:discard)
       Arrival.where(book_id: id).update_all(book_id: nil)
       self.class.where(id: id).delete_all
+    end
+
+    # Notes that it was opened, to the minute: it is asked for after every change of others, too.
+    def opened
+      now = Time.now.utc
+      self.class.where(id: id).where("opened_at IS NULL OR opened_at < ?", now - 60).update_all(opened_at: now)
     end
 
     # The layers that it names, in their order.

@@ -2,27 +2,19 @@
 
 module App
   module Routes
-    # Books: list, read, new, change, undo, redo, in and out as one file.
+    # Books: read, new, change, undo, redo, in and out as one file.
     class Books < Base
-      get "/api/books" do
-        sheets = GridIndex.joins(:cells).group(:book_id).count
-        json(
-          Book
-            .where(making: false)
-            .order(:id)
-            .select(:id, :title, :subtitle, :revision)
-            .map { |found| found.attributes.merge("sheets" => sheets.fetch(found.id, 0)) }
-        )
+      get "/api/books/:book_id" do
+        book.opened
+        json(shown(book))
       end
-
-      get("/api/books/:book_id") { json(shown(book)) }
 
       # A light question, asked often, so that a second tab notices changes.
       get("/api/books/:book_id/revision") do
         json(
           {
             "revision" =>
-              Book.where(id: whole(params["book_id"])).pick(:revision) || raise(ActiveRecord::RecordNotFound)
+              Book.where(id: whole(params["book_id"]), binned_at: nil).pick(:revision) || raise(ActiveRecord::RecordNotFound)
           }
         )
       end

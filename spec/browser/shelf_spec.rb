@@ -76,6 +76,19 @@ RSpec.describe "The books", type: :feature do
       attach_file("Book file", "#{folder}/broken.json", visible: :all)
       expect(page).to have_css("[role=alert]", text: /broken\.json was not opened\. “document” lacks/)
     end
+    fill_in("Search", with: "islet")
+    expect(page).to have_no_css("main a", text: "Skarrow Moss")
+    click_button("What can be done with The islet", match: :first)
+    find("[role=menuitem]", text: "Rename").click
+    fill_in("Title of The islet", with: "The islet, by hand").send_keys(:enter)
+    click_button("What can be done with The islet, by hand")
+    find("[role=menuitem]", text: "Move to the bin").click
+    expect(page).to have_css("section[aria-labelledby=bin-title] li", text: "The islet, by hand")
+    expect(page).to have_css("main a", text: "The islet", count: 2)
+    expect_accessible
+    click_button("Restore The islet, by hand")
+    expect(page).to have_css("main a", text: "The islet, by hand")
+    expect(page).to have_no_css("section[aria-labelledby=bin-title]")
   end
 
   it "looks back in its history, takes a part from there, and goes back to a state that was named" do

@@ -1050,6 +1050,8 @@ export interface Designs {
   }[];
 }
 /**
+ * Times in UTC, as ISO 8601 has them; opened_at: null where nobody has opened it yet.
+ *
  * This interface was referenced by `Answers`'s JSON-Schema
  * via the `definition` "book_listed".
  */
@@ -1059,6 +1061,22 @@ export interface BookListed {
   subtitle: string;
   sheets: number;
   revision: number;
+  opened_at: string | null;
+  changed_at: string;
+}
+/**
+ * A book in the bin; ends_at: when it is deleted for good, in UTC.
+ *
+ * This interface was referenced by `Answers`'s JSON-Schema
+ * via the `definition` "book_binned".
+ */
+export interface BookBinned {
+  id: number;
+  title: string;
+  subtitle: string;
+  sheets: number;
+  revision: number;
+  ends_at: string;
 }
 /**
  * A file that a book is to be made of; book: its number once it is made.

@@ -1,22 +1,25 @@
-import { Box, Typography } from "@mui/material";
-import { useQuery } from "@tanstack/react-query";
+import { Box, TextField, Typography } from "@mui/material";
 import { useState } from "react";
-import { Link } from "react-router";
-import { get } from "../api/client";
-import { count } from "../api/words";
+import { Choice } from "../fields/Choice";
 import { Notice } from "../frame/Notice";
 import { OpenGuide } from "../guide/OpenGuide";
 import { OpenServer } from "../frame/OpenServer";
-import { DrawnPicture, PictureProblem, useServerPicture } from "../frame/ServerPicture";
+import { BinList } from "./BinList";
+import { BookOnShelf } from "./BookOnShelf";
+import { onShelf, SORTS, type Sort } from "./onShelf";
 import { Open } from "./Open";
 import { Start } from "./Start";
-import type { BookListed as Listed } from "../generated/answers";
+import { useShelf } from "./useShelf";
 import { t } from "../texts/t";
 
 /** All books; a new one from data, or one that comes as a file. */
 export function Shelf() {
-  const books = useQuery({ queryKey: ["books"], queryFn: ({ signal }) => get<Listed[]>("/api/books", signal) });
+  const { books, bin, rename, remove, restore, destroy } = useShelf();
   const [problem, setProblem] = useState<string | null>(null);
+  const [search, setSearch] = useState("");
+  const [sort, setSort] = useState<Sort>("opened");
+  const told = (work: Promise<unknown>) => void work.catch((error: Error) => setProblem(error.message));
+  const shown = onShelf(books.data ?? [], search, sort);
   return (
     <Box sx={{ height: "100%", display: "flex", flexDirection: "column" }}>
       <OpenServer />
@@ -60,6 +63,28 @@ export function Shelf() {
           <Typography component="h2" variant="h2" id="books-title" sx={{ mb: 2 }}>
             {t("Books")}
           </Typography>
+          {(books.data?.length ?? 0) > 1 && (
+            <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) 200px", gap: 2, mb: 2 }}>
+              <TextField
+                type="search"
+                label={t("Search")}
+                placeholder={t("words of the title or subtitle")}
+                value={search}
+                onChange={(event) => setSearch(event.target.value)}
+              />
+              <Choice
+                label={t("Sorted by")}
+                value={sort}
+                choices={SORTS}
+                onChoose={(chosen) => Promise.resolve(setSort(chosen))}
+              />
+            </Box>
+          )}
+          {books.data && books.data.length > 0 && shown.length === 0 && (
+            <Typography role="status" color="text.secondary">
+              {t("No book has all of these words.")}
+            </Typography>
+          )}
           {books.error && <Typography role="alert">{books.error.message}</Typography>}
           {books.data?.length === 0 && (
             <Typography color="text.secondary">{t("No book yet. Start one from data on the right.")}</Typography>
@@ -75,10 +100,22 @@ export function Shelf() {
               gap: 2,
             }}
           >
-            {books.data?.map((book) => (
-              <BookOnShelf key={book.id} book={book} />
+            {shown.map((book) => (
+              <BookOnShelf
+                key={book.id}
+                book={book}
+                onRename={(title) => rename(book, title)}
+                onDelete={() => told(remove(book))}
+              />
             ))}
           </Box>
+          {!!bin.data?.length && (
+            <BinList
+              books={bin.data}
+              onRestore={(book) => told(restore(book))}
+              onDestroy={(book) => told(destroy(book))}
+            />
+          )}
         </Box>
         <Box sx={{ display: "grid", gap: 3 }}>
           <Start onProblem={setProblem} />
@@ -86,39 +123,5 @@ export function Shelf() {
         </Box>
       </Box>
     </Box>
-  );
-}
-
-// A book: its index as a small picture, its name.
-function BookOnShelf({ book }: { book: Listed }) {
-  const picture = useServerPicture(`/api/books/${book.id}/index.svg?r=${book.revision}`);
-  return (
-    <li>
-      <Box
-        component={Link}
-        to={`/books/${book.id}/weave`}
-        sx={{
-          display: "block",
-          bgcolor: "background.paper",
-          border: 1,
-          borderColor: "divider",
-          p: 1.5,
-          color: "text.primary",
-          textDecoration: "none",
-          "&:hover": { borderColor: "thread.main" },
-          "&:focus-visible": { outline: "2px solid", outlineColor: "primary.main" },
-        }}
-      >
-        <DrawnPicture
-          picture={picture}
-          sx={{ display: "block", width: "100%", height: 150, objectFit: "contain", bgcolor: "#fff" }}
-        />
-        <Box sx={{ fontWeight: 700, mt: 1 }}>{book.title}</Box>
-        <Box sx={{ fontSize: 13, color: "text.secondary" }}>
-          {[book.subtitle, count(book.sheets, "sheet")].filter(Boolean).join(" · ")}
-        </Box>
-      </Box>
-      <PictureProblem picture={picture} name={book.title} />
-    </li>
   );
 }

@@ -28,6 +28,8 @@ class CreateTables < ActiveRecord::Migration[7.2]
       t.integer :edit_position, null: false, default: 0
       # Being made of a file; not listed yet.
       t.boolean :making, null: false, default: false
+      # When somebody last opened it; since when it lies in the bin, if it does.
+      t.datetime :opened_at, :binned_at
       t.timestamps
     end
 
