@@ -43,7 +43,7 @@ export function BinList({
                 <span>{t("This cannot be undone.")}</span>
                 <Button
                   color="error"
-                  aria-label={t("Yes, delete %{title} for good", { title: book.title })}
+                  aria-label={t("Delete for good: %{title}, which cannot be undone", { title: book.title })}
                   onClick={() => onDestroy(book)}
                 >
                   {t("Delete for good")}
@@ -59,7 +59,7 @@ export function BinList({
                 </Button>
                 <Button
                   color="error"
-                  aria-label={t("Delete %{title} for good", { title: book.title })}
+                  aria-label={t("Delete for good: %{title}", { title: book.title })}
                   onClick={() => setSure(book.id)}
                 >
                   {t("Delete for good")}
