@@ -62,10 +62,16 @@ module App
       self.class.where(id: id).delete_all
     end
 
-    # Notes that it was opened, to the minute: it is asked for after every change of others, too.
+    # Notes that it was opened, to the minute: it is asked for after every change of others, too. Nobody waits for that
+    # while a change holds the book, and a database that takes nothing more can still be read.
     def opened
       now = Time.now.utc
-      self.class.where(id: id).where("opened_at IS NULL OR opened_at < ?", now - 60).update_all(opened_at: now)
+      self.class.transaction do
+        row = self.class.where(id: id).where("opened_at IS NULL OR opened_at < ?", now - 60)
+        row.update_all(opened_at: now) if row.lock("FOR UPDATE SKIP LOCKED").pick(:id)
+      end
+    rescue ActiveRecord::StatementInvalid => error
+      warn("That book #{id} was opened could not be noted: #{error.message.lines.first}")
     end
 
     # The layers that it names, in their order.

@@ -36,6 +36,27 @@ RSpec.describe App::Routes::Shelf do
     expect(Time.iso8601(answer.first["changed_at"])).to be_within(60).of(Time.now)
   end
 
+  it "shows a book whose row a change holds at that moment without waiting, and one that can only be read" do
+    held = Queue.new
+    done = Queue.new
+    holder =
+      Thread.new do
+        App::Book.transaction do
+          App::Book.lock.find(book.id)
+          held << true
+          done.pop
+        end
+      end
+    held.pop
+    ask("/api/books/#{book.id}")
+    expect([last_response.status, book.reload.opened_at]).to eq([200, nil])
+    done << true
+    holder.join
+    allow(App::Book).to receive(:transaction).and_raise(ActiveRecord::StatementInvalid, "The table 'books' is full")
+    expect { ask("/api/books/#{book.id}") }.to output(/could not be noted/).to_stderr
+    expect(last_response.status).to eq(200)
+  end
+
   it "takes a deleted book off the shelf, and puts it back as it was" do
     ask("/api/books/#{book.id}")
     before = answer
