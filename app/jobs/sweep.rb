@@ -84,7 +84,7 @@ module App
     # Finished runs beyond the days that the operator keeps them for.
     def expired
       days = PressRun.kept_days or return
-      gone = PressRun.where(state: PressRun::ENDED).where("finished_at < ?", Time.now.utc - days * 86_400).to_a
+      gone = PressRun.where(state: PressRun::ENDED).where("finished_at < ?", KeptDays.ago(days)).to_a
       gone.each(&:discard)
       report(gone.length, "run", "deleted with its files, older than #{days} days")
     end

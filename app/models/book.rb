@@ -20,8 +20,9 @@ module App
     has_many :press_runs
     has_many :reprojections
 
-    # Those on the shelf, which can be opened.
-    scope :shelved, -> { where(making: false, binned_at: nil) }
+    # Those that are not in the bin; of these, those that are made.
+    scope :kept, -> { where(binned_at: nil) }
+    scope :shelved, -> { kept.where(making: false) }
 
     # JSON as the schema of the book format has it.
     attribute :document, FrozenJson.new
@@ -64,10 +65,11 @@ module App
 
     # Notes that it was opened, to the minute: it is asked for after every change of others, too. Nobody waits for that
     # while a change holds the book, and a database that takes nothing more can still be read.
-    def opened
+    def note_opened
       now = Time.now.utc
+      return if opened_at && opened_at > now - 60
       self.class.transaction do
-        row = self.class.where(id: id).where("opened_at IS NULL OR opened_at < ?", now - 60)
+        row = self.class.where(id: id)
         row.update_all(opened_at: now) if row.lock("FOR UPDATE SKIP LOCKED").pick(:id)
       end
     rescue ActiveRecord::StatementInvalid => error

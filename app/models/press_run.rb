@@ -64,10 +64,10 @@ module App
 
     def later_revision = has_attribute?("later_revision") ? self["later_revision"]&.to_i : later&.fetch("revision")
 
-    def expires_at = self.class.kept_days && finished_at && (finished_at + self.class.kept_days * 86_400)
+    def expires_at = self.class.kept_days && finished_at && KeptDays.over(finished_at, self.class.kept_days)
 
     # For how many days finished runs are kept, as the operator says; nil: for good.
-    def self.kept_days = ENV["KEEP_RUNS_DAYS"].to_s[/\A[1-9]\d{0,3}\z/]&.to_i
+    def self.kept_days = KeptDays.of("KEEP_RUNS_DAYS")
 
     # Deletes it with its pieces and its files; an open one ends with it.
     def discard

@@ -193,7 +193,7 @@ module App
         Presenter.book(book, session: session_id).merge(notices)
       end
 
-      def book = @book ||= Book.where(binned_at: nil).find(whole(params["book_id"]))
+      def book = @book ||= Book.kept.find(whole(params["book_id"]))
 
       # [composer of a sheet, the element of its layout] that the address names.
       def element_on_sheet

@@ -5,18 +5,13 @@ module App
     # Books: read, new, change, undo, redo, in and out as one file.
     class Books < Base
       get "/api/books/:book_id" do
-        book.opened
+        book.note_opened
         json(shown(book))
       end
 
       # A light question, asked often, so that a second tab notices changes.
       get("/api/books/:book_id/revision") do
-        json(
-          {
-            "revision" =>
-              Book.where(id: whole(params["book_id"]), binned_at: nil).pick(:revision) || raise(ActiveRecord::RecordNotFound)
-          }
-        )
+        json({"revision" => Book.kept.select(:revision).find(whole(params["book_id"])).revision})
       end
 
       patch "/api/books/:book_id" do

@@ -18,26 +18,24 @@ module App
       end
 
       post "/api/bin/:book_id/restore" do
-        Bin.put_back(in_bin)
+        Bin.put_back(whole(params["book_id"]))
         json(listed(Book.shelved))
       end
 
       # For good.
       delete "/api/bin/:book_id" do
-        Bin.end_days(in_bin)
+        Bin.end_days(whole(params["book_id"]))
         json(binned)
       end
 
       private
 
-      def in_bin = Bin.books.find(whole(params["book_id"]))
-
       def listed(books) =
         rows(books).map do |found|
-          entry(found).merge("opened_at" => time(found.opened_at), "changed_at" => time(found.updated_at))
+          entry(found).merge("opened_at" => found.opened_at&.iso8601, "changed_at" => found.updated_at.iso8601)
         end
 
-      def binned = rows(Bin.books).map { |found| entry(found).merge("ends_at" => time(Bin.ends(found))) }
+      def binned = rows(Bin.books).map { |found| entry(found).merge("ends_at" => Bin.ends(found).iso8601) }
 
       def rows(books) = books.order(:id).select(:id, :title, :subtitle, :revision, :opened_at, :updated_at, :binned_at)
 
@@ -45,8 +43,6 @@ module App
         found.attributes.slice("id", "title", "subtitle", "revision").merge("sheets" => sheets.fetch(found.id, 0))
 
       def sheets = @sheets ||= GridIndex.joins(:cells).group(:book_id).count
-
-      def time(moment) = moment&.utc&.iso8601
     end
   end
 end

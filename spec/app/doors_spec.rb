@@ -186,7 +186,7 @@ RSpec.describe "Doors" do
   end
 
   it "keeps what a full database cannot take in words, too" do
-    allow(App::Book).to receive(:where).and_raise(
+    allow(App::Book).to receive(:kept).and_raise(
       ActiveRecord::StatementInvalid.new("Trilogy::ProtocolError: 1114: The table 'books' is full")
     )
     expect(ask("/api/books/1").status).to eq(507)

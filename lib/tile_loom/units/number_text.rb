@@ -30,9 +30,10 @@ module TileLoom
         PLAIN.match?(plain) ? plain.tr(",", ".").sub(/\A([+-]?)\./, "\\10.").to_r : nil
       end
 
-      # The denominator of a scale as it is shown, "1:2,500", or alone, "2500"; nil for what is not one above nothing.
-      def denominator(text)
-        value = read(text.to_s.sub(/\A\s*1\s*:/, ""))&.to_f
+      # The denominator of a scale as it is shown, "1:2,500", alone, "2500", or as a number; nil for what is not one
+      # above nothing.
+      def denominator(given)
+        value = (given.is_a?(Numeric) ? given : read(given.to_s.sub(/\A\s*1\s*:/, "")))&.to_f
         (value&.finite? && value.positive?) ? Number.tidy(value) : nil
       end
 

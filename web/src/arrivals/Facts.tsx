@@ -1,7 +1,7 @@
-import { rounded } from "../numbers/written";
 import { Box } from "@mui/material";
 import type { ArrivedLayer } from "../api/types";
 import { count, metres } from "../api/words";
+import { rounded } from "../numbers/written";
 import { t } from "../texts/t";
 import { rich } from "../texts/rich";
 

@@ -1,7 +1,7 @@
-import { rounded } from "../numbers/written";
 import { useQuery } from "@tanstack/react-query";
 import { useBook } from "../api/book";
 import { get } from "../api/client";
+import { rounded } from "../numbers/written";
 import { useRested } from "../frame/useRested";
 
 const RESTS_MS = 150;

@@ -5,6 +5,7 @@ import type { Run } from "../api/types";
 import { bytes, listed } from "../api/words";
 import { Field } from "../fields/Field";
 import { isOpen } from "./useRuns";
+import { day } from "../numbers/day";
 import { t } from "../texts/t";
 import { rich } from "../texts/rich";
 
@@ -58,7 +59,7 @@ export function RunDetails({ run, base, act, onUse, onRepeat }: RunDetailsProps)
       {run.expires_at && (
         <Box>
           {rich(t("Deleted after <1/>."), {
-            1: new Date(run.expires_at).toLocaleDateString("en-GB", { dateStyle: "medium" }),
+            1: day(run.expires_at),
           })}
         </Box>
       )}

@@ -1,9 +1,10 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
 import type { BookBinned } from "../generated/answers";
+import { day } from "../numbers/day";
 import { t } from "../texts/t";
 import { rich } from "../texts/rich";
-import { count } from "../api/words";
+import { summary } from "./summary";
 
 /** The books in the bin: each can be put back whole, or deleted for good before its days are over. */
 export function BinList({
@@ -33,8 +34,8 @@ export function BinList({
               <b>{book.title}</b>{" "}
               <Box component="span" sx={{ fontSize: 13, color: "text.secondary" }}>
                 {rich(t("<1/> · deleted for good on <2/>"), {
-                  1: [book.subtitle, count(book.sheets, "sheet")].filter(Boolean).join(" · "),
-                  2: new Date(book.ends_at).toLocaleDateString("en-GB", { dateStyle: "medium" }),
+                  1: summary(book),
+                  2: day(book.ends_at),
                 })}
               </Box>
             </Box>

@@ -63,7 +63,8 @@ export function Shelf() {
           <Typography component="h2" variant="h2" id="books-title" sx={{ mb: 2 }}>
             {t("Books")}
           </Typography>
-          {(books.data?.length ?? 0) > 1 && (
+          {/* It stays as long as anything is searched for, however few books are left. */}
+          {((books.data?.length ?? 0) > 1 || search !== "") && (
             <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr) 200px", gap: 2, mb: 2 }}>
               <TextField
                 type="search"

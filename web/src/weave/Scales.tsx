@@ -1,10 +1,10 @@
-import { written } from "../numbers/written";
 import { Box } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useBook } from "../api/book";
 import { post } from "../api/client";
 import type { ScaleCount } from "../api/types";
 import { count, ratio } from "../api/words";
+import { written } from "../numbers/written";
 import { t } from "../texts/t";
 
 // "16 sheets", "more than 4,252": what is known of a scale that was not counted.

@@ -53,12 +53,8 @@ module TileLoom
       # that names the field; Refusal carries it.
       def self.denominator(field, attributes, path:)
         given = attributes[field]
-        if given.is_a?(Numeric)
-          return Units::Number.tidy(given.to_f) if given.to_f.finite? && given.positive?
-        else
-          read = Units::NumberText.denominator(given) and return read
-        end
-        raise Refusal.new("index.scale_of_field", field: field, found: given.to_s[0, 40], at: path)
+        Units::NumberText.denominator(given) or
+          raise Refusal.new("index.scale_of_field", field: field, found: given.to_s[0, 40], at: path)
       end
 
       private
